@@ -83,7 +83,8 @@ public static class CodeReader
         };
     }
 
-    // the marks are said as bottom left, top left, top right of the code as it reads: round the other way where it had to be turned over
+    // the marks are said as bottom left, top left, top right of the code as it reads: round the other way where it had
+    // to be turned over
     private static bool IsMirrored(ResultPoint[] marks)
     {
         var (bottom, corner, top) = (marks[0], marks[1], marks[2]);

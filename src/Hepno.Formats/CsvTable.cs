@@ -78,7 +78,8 @@ public static class CsvTable
         return rows;
     }
 
-    /// <summary>The cells of a text by row, whether or not it has a head; rows without anything in them are kept, so that rows can be counted.</summary>
+    /// <summary>The cells of a text by row, whether or not it has a head; rows without anything in them are kept, so
+    /// that rows can be counted.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Cells(string text)
     {
         using var csv = Open(text, blanks: true);

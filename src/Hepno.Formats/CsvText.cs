@@ -9,7 +9,8 @@ public static class CsvText
 
     static CsvText() => Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
 
-    /// <summary>By its byte order mark; without one UTF-8 where the bytes are UTF-8, else Windows-1252, which older spreadsheets write.</summary>
+    /// <summary>By its byte order mark; without one UTF-8 where the bytes are UTF-8, else Windows-1252, which older
+    /// spreadsheets write.</summary>
     public static string Of(byte[] bytes)
     {
         if (bytes is [0xFF, 0xFE, ..])

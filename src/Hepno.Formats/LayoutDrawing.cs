@@ -14,8 +14,9 @@ namespace Hepno.Formats;
 public sealed record DrawnBox(string Key, double X, double Y, double WidthIn, double HeightIn, bool Turned);
 
 /// <summary>
-/// Reads a layout that was drawn: rectangles and pictures where groups, uses and transforms put them, at the drawing's own scale. Where boxes say which design they are, only those count; else every one but the
-/// sheet itself, a picture and its frame once.
+/// Reads a layout that was drawn: rectangles and pictures where groups, uses and transforms put them, at the drawing's
+/// own scale. Where boxes say which design they are, only those count; else every one but the sheet itself, a picture
+/// and its frame once.
 /// </summary>
 public static class LayoutDrawing
 {
@@ -38,7 +39,8 @@ public static class LayoutDrawing
     ];
 
     /// <summary>Its boxes.</summary>
-    /// <exception cref="NotATableException">It is no drawing, does not say how large it is, or a box lies askew.</exception>
+    /// <exception cref="NotATableException">It is no drawing, does not say how large it is, or a box lies
+    /// askew.</exception>
     public static IReadOnlyList<DrawnBox> Read(string text)
     {
         var root = Parsed(text);
@@ -82,7 +84,8 @@ public static class LayoutDrawing
                 if (depth > Deepest || ++looked > MostParts || all.Count > MostBoxes)
                 {
                     throw new NotATableException(
-                        $"The drawing is nested deeper than {Deepest} groups, or has more than {MostBoxes} boxes or {MostParts} parts."
+                        $"The drawing is nested deeper than {Deepest} groups, or has more than {MostBoxes} boxes "
+                            + $"or {MostParts} parts."
                     );
                 }
                 var name = e.Name.LocalName;
@@ -129,7 +132,8 @@ public static class LayoutDrawing
         if (!at.KeepsBoxes)
         {
             throw new NotATableException(
-                $"\"{(key.Length > 0 ? key : e.Name.LocalName)}\" lies askew: prints are laid straight or turned by a quarter."
+                $"\"{(key.Length > 0 ? key : e.Name.LocalName)}\" lies askew: prints are laid straight or turned "
+                    + "by a quarter."
             );
         }
         var (x, y, w, h) = at.Box(Number(e, "x"), Number(e, "y"), Number(e, "width"), Number(e, "height"));

@@ -4,7 +4,8 @@ using SkiaSharp;
 
 namespace Hepno.Formats;
 
-/// <summary>A layout as it is printed: every copy's picture in its place, at 300 pixels an inch, clear between.</summary>
+/// <summary>A layout as it is printed: every copy's picture in its place, at 300 pixels an inch, clear
+/// between.</summary>
 public static class LayoutPng
 {
     /// <summary>Pixels an inch.</summary>

@@ -4,7 +4,8 @@ using System.Xml.Linq;
 
 namespace Hepno.Formats;
 
-/// <summary>A layout as a drawing in lines at true size: a unit is an inch; every copy a named box with its picture, cut marks between them.</summary>
+/// <summary>A layout as a drawing in lines at true size: a unit is an inch; every copy a named box with its picture,
+/// cut marks between them.</summary>
 public static class LayoutSvg
 {
     private const int Preview = 600;
@@ -103,7 +104,8 @@ public static class LayoutSvg
         };
         return string.Concat(
             corners.Select(k =>
-                $"M{Number(k.Item1)} {Number(k.Item2)}h{Number(k.Item3 * Mark)}M{Number(k.Item1)} {Number(k.Item2)}v{Number(k.Item4 * Mark)}"
+                $"M{Number(k.Item1)} {Number(k.Item2)}h{Number(k.Item3 * Mark)}M{Number(k.Item1)} "
+                + $"{Number(k.Item2)}v{Number(k.Item4 * Mark)}"
             )
         );
     }

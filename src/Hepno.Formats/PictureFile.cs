@@ -14,7 +14,8 @@ public sealed class NotAPictureException(string sentence, string remedy) : Excep
 
 /// <summary>What kind of picture a file is, by its first bytes and its header alone.</summary>
 /// <param name="Kind">png, jpeg or svg.</param>
-/// <param name="Width">Pixels across, as it stands upright; 0 for a drawing in lines, which has none of its own.</param>
+/// <param name="Width">Pixels across, as it stands upright; 0 for a drawing in lines, which has none of its
+/// own.</param>
 /// <param name="Height">Pixels down.</param>
 public sealed record PictureFacts(string Kind, int Width, int Height);
 
@@ -79,7 +80,8 @@ public static class PictureFile
         return IsTurned(codec.EncodedOrigin) ? new(kind, h, w) : new(kind, w, h);
     }
 
-    /// <summary>Decodes it to straight-alpha sRGB, upright; a drawing in lines is drawn with its longer side in so many pixels.</summary>
+    /// <summary>Decodes it to straight-alpha sRGB, upright; a drawing in lines is drawn with its longer side in so many
+    /// pixels.</summary>
     public static Raster Read(byte[] file, int longest) =>
         KindOf(file) == "svg" ? SvgDrawing.Read(file, longest) : Read(file);
 
@@ -183,7 +185,8 @@ public static class PictureFile
         return false;
     }
 
-    /// <summary>How many pixels a picture inside a drawing says it has; 0 where it is none that can be read, and so is not drawn.</summary>
+    /// <summary>How many pixels a picture inside a drawing says it has; 0 where it is none that can be read, and so is
+    /// not drawn.</summary>
     /// <exception cref="NotAPictureException">More than a picture may have.</exception>
     internal static long PixelsInside(byte[] file)
     {

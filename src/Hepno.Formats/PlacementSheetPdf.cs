@@ -46,7 +46,8 @@ public sealed record PlacementSheet(
     IReadOnlyList<(string What, IReadOnlyList<PlacementPrinted> Prints)> Lines
 );
 
-/// <summary>Prints placement sheets at true size, a page for each print and group of sizes. The left edge line lies on the garment's middle: a wide print shows its wearer's-left half.</summary>
+/// <summary>Prints placement sheets at true size, a page for each print and group of sizes. The left edge line lies on
+/// the garment's middle: a wide print shows its wearer's-left half.</summary>
 public static class PlacementSheetPdf
 {
     private const double Inch = 72;
@@ -83,7 +84,8 @@ public static class PlacementSheetPdf
             11.5
         );
         s.Paragraph(
-            "Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment and the seam line on the seam; measured flat.",
+            "Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment "
+                + "and the seam line on the seam; measured flat.",
             s.Left,
             s.Y + 34,
             s.Right - s.Left,

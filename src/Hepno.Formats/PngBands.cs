@@ -4,7 +4,8 @@ using System.IO.Hashing;
 
 namespace Hepno.Formats;
 
-/// <summary>Writes a PNG of any length row by row: a picture of 22 × 240 in at 300 pixels an inch has 475 million pixels and never lies in memory as a whole.</summary>
+/// <summary>Writes a PNG of any length row by row: a picture of 22 × 240 in at 300 pixels an inch has 475 million
+/// pixels and never lies in memory as a whole.</summary>
 public sealed class PngBands : IDisposable
 {
     private const int MostInChunk = 1 << 16;

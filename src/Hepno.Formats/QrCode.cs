@@ -28,7 +28,8 @@ public sealed record QrCode(int Size, string Path)
 
     /// <summary>The code as a drawing on its light ground, as it is printed.</summary>
     public string Svg =>
-        $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {Size} {Size}"><path d="M0 0h{Size}v{Size}h-{Size}z" fill="#ffffff"/><path d="{Path}" fill="#000000"/></svg>""";
+        $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {Size} {Size}">"""
+        + $"""<path d="M0 0h{Size}v{Size}h-{Size}z" fill="#ffffff"/><path d="{Path}" fill="#000000"/></svg>""";
 
     /// <summary>The code of a text in half blocks, for a terminal with light letters on a dark ground.</summary>
     public static string Terminal(string text)

@@ -17,7 +17,8 @@ public sealed record PassPrinted(string Title, string Recipe, string How, string
 /// <param name="Press">Which press, with its cautions.</param>
 /// <param name="Passes">In the order of pressing.</param>
 /// <param name="Sizes">Pieces by size.</param>
-/// <param name="Names">Each piece with its own name or number, in the order of pressing; empty when all are alike.</param>
+/// <param name="Names">Each piece with its own name or number, in the order of pressing; empty when all are
+/// alike.</param>
 public sealed record RunLinePrinted(
     string What,
     string Press,
@@ -93,7 +94,8 @@ public static class RunSheetPdf
         Room(s, r, 50);
         s.Line(s.Y - 8, 0.75);
         s.Paragraph(
-            $"First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.",
+            "First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is "
+                + $"spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.",
             s.Left,
             s.Y + 6,
             s.Right - s.Left,

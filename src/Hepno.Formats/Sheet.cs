@@ -6,7 +6,8 @@ using PdfSharp.UniversalAccessibility;
 
 namespace Hepno.Formats;
 
-/// <summary>The pages of a document: text and rules placed by hand, in the shipped typeface, tagged so that a screen reader reads them in order.</summary>
+/// <summary>The pages of a document: text and rules placed by hand, in the shipped typeface, tagged so that a screen
+/// reader reads them in order.</summary>
 internal sealed class Sheet : IDisposable
 {
     /// <summary>12 mm on every side of a letter; labels have less.</summary>

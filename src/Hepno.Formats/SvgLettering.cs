@@ -11,7 +11,8 @@ public static class SvgLettering
         XmlResolver = null,
     };
 
-    /// <summary>True when some of its text is turned over, so that it runs backwards; text that is drawn as shapes is not known.</summary>
+    /// <summary>True when some of its text is turned over, so that it runs backwards; text that is drawn as shapes is
+    /// not known.</summary>
     /// <param name="file">The drawing.</param>
     public static bool RunsBackwards(byte[] file)
     {

@@ -21,15 +21,20 @@ public static partial class SvgRebuilt
     private static readonly HashSet<string> Elements =
     [
         .. (
-            "svg g path rect circle ellipse line polyline polygon defs symbol use image linearGradient radialGradient stop clipPath mask pattern style"
+            "svg g path rect circle ellipse line polyline polygon defs symbol use image linearGradient "
+            + "radialGradient stop clipPath mask pattern style"
         ).Split(' '),
     ];
 
     private static readonly HashSet<string> Attributes =
     [
         .. (
-            "id class transform viewBox preserveAspectRatio width height x y x1 y1 x2 y2 cx cy r rx ry fx fy d points offset fill fill-opacity fill-rule stroke stroke-width stroke-opacity stroke-linecap stroke-linejoin stroke-miterlimit "
-            + "stroke-dasharray stroke-dashoffset opacity color display visibility clip-path clip-rule mask gradientUnits gradientTransform spreadMethod patternUnits patternContentUnits patternTransform clipPathUnits maskUnits maskContentUnits "
+            "id class transform viewBox preserveAspectRatio width height x y x1 y1 x2 y2 cx cy r rx ry fx fy d "
+            + "points offset fill fill-opacity fill-rule stroke stroke-width stroke-opacity stroke-linecap "
+            + "stroke-linejoin stroke-miterlimit "
+            + "stroke-dasharray stroke-dashoffset opacity color display visibility clip-path clip-rule mask "
+            + "gradientUnits gradientTransform spreadMethod patternUnits patternContentUnits patternTransform "
+            + "clipPathUnits maskUnits maskContentUnits "
             + "stop-color stop-opacity style paint-order mix-blend-mode"
         ).Split(' '),
     ];

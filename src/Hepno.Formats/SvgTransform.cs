@@ -3,7 +3,8 @@ using System.Text.RegularExpressions;
 
 namespace Hepno.Formats;
 
-/// <summary>Where a drawing's transform takes a point: (a x + c y + e, b x + d y + f). In doubles: a roll is long, and a gap is checked to a thousandth of a thousandth.</summary>
+/// <summary>Where a drawing's transform takes a point: (a x + c y + e, b x + d y + f). In doubles: a roll is long, and
+/// a gap is checked to a thousandth of a thousandth.</summary>
 internal readonly partial record struct SvgTransform(double A, double B, double C, double D, double E, double F)
 {
     private const double Level = 1e-6;

@@ -57,7 +57,8 @@ public sealed class Aggregate<T>(
     public List<string> Ids(SqliteConnection connection) =>
         connection.Query($"SELECT id FROM {table} ORDER BY id", r => r.Text("id"));
 
-    /// <summary>Writes a new version, or where nothing is changed leaves the one that stands. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
+    /// <summary>Writes a new version, or where nothing is changed leaves the one that stands. <paramref name="seen"/>
+    /// is the version the change was made from, 0 for something new.</summary>
     /// <returns>The version that stands now.</returns>
     /// <exception cref="StaleException">Another version stands.</exception>
     public long Put(SqliteConnection connection, T value, long seen, Deed deed) =>
@@ -78,7 +79,8 @@ public sealed class Aggregate<T>(
             ? Document.Unpacked(packed)
             : null;
 
-    /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
+    /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept
+    /// are left out.</summary>
     public List<(Instant From, T Value)> States<TId>(SqliteConnection connection, TId id)
         where TId : struct, IId => States(connection, id.Text);
 
@@ -126,14 +128,16 @@ public sealed class Aggregate<T>(
             throw new StaleException(kind, id, seen, stands);
         }
         var was = before is null ? null : Document.Written(before.Value);
-        // kept as it stands, there would be nothing to take back; a deed that cannot be taken back changes more than the thing itself
+        // kept as it stands, there would be nothing to take back; a deed that cannot be taken back changes more than
+        // the thing itself
         if (restores is null && deed.Undoable && was == Document.Written(value))
         {
             return stands;
         }
         write(connection, value, stands + 1);
         connection.Execute(
-            "INSERT INTO history (kind, id, version, document, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @document, @deed, @device, @at, @undoable, @restores)",
+            "INSERT INTO history (kind, id, version, document, deed, device, at, undoable, restores) VALUES "
+                + "(@kind, @id, @version, @document, @deed, @device, @at, @undoable, @restores)",
             ("@kind", kind),
             ("@id", id),
             ("@version", stands + 1),

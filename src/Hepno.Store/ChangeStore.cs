@@ -35,7 +35,8 @@ public static class ChangeStore
             ("@at", at)
         );
 
-    /// <summary>Forgets what is older than a week. The last change of each kind stays: were it forgotten, what was read before it would pass for what is read after.</summary>
+    /// <summary>Forgets what is older than a week. The last change of each kind stays: were it forgotten, what was read
+    /// before it would pass for what is read after.</summary>
     public static void Trim(SqliteConnection connection, Instant now) =>
         connection.Execute(
             "DELETE FROM change WHERE at < @old AND seq NOT IN (SELECT max(seq) FROM change GROUP BY kind)",

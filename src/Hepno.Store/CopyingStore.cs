@@ -17,7 +17,8 @@ public sealed record CopySettings(
     int HistoryMonths
 );
 
-/// <summary>Settings of copies. They are the machine's rather than the shop's, so they have no version and no undo.</summary>
+/// <summary>Settings of copies. They are the machine's rather than the shop's, so they have no version and no
+/// undo.</summary>
 public static class CopyingStore
 {
     public static CopySettings Get(SqliteConnection connection) =>
@@ -31,7 +32,8 @@ public static class CopyingStore
 
     public static void Put(SqliteConnection connection, CopySettings settings) =>
         connection.Execute(
-            "UPDATE copying SET second_folder = @folder, trial_at = @at, trial_well = @well, trial_said = @said, history_months = @months",
+            "UPDATE copying SET second_folder = @folder, trial_at = @at, trial_well = @well, trial_said = @said, "
+                + "history_months = @months",
             ("@folder", settings.SecondFolder),
             ("@at", settings.TrialAt),
             ("@well", settings.TrialWell),

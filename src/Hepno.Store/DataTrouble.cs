@@ -27,7 +27,8 @@ public static class DataTrouble
             SqliteException { SqliteErrorCode: Damaged or NotADatabase } => new(
                 "damaged",
                 $"The data in {folder} is damaged.",
-                "Put the last good copy back: ./hepno restore and the name of a folder in backups. What is there now is kept."
+                "Put the last good copy back: ./hepno restore and the name of a folder in backups. What is there "
+                    + "now is kept."
             ),
             SqliteException { SqliteErrorCode: Busy or Locked } => new(
                 "busy",
@@ -54,8 +55,10 @@ public static class DataTrouble
     internal static DataTroubleException Gone(string folder, ListedCopy copy) =>
         new(
             "gone",
-            $"There is no shop in {folder}, but there are copies of one: the last, {copy.Name}, holds {copy.Manifest!.Data.Orders} orders.",
-            $"Put it back: ./hepno restore {Path.Combine(folder, "backups", copy.Name)} --data {folder}. For a new shop name another folder with --data."
+            $"There is no shop in {folder}, but there are copies of one: the last, {copy.Name}, holds "
+                + $"{copy.Manifest!.Data.Orders} orders.",
+            $"Put it back: ./hepno restore {Path.Combine(folder, "backups", copy.Name)} --data {folder}. For a "
+                + "new shop name another folder with --data."
         );
 
     /// <summary>The data file was taken away while it was open.</summary>

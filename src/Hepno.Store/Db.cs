@@ -10,7 +10,8 @@ namespace Hepno.Store;
 /// <summary>The shop's data is of a newer program; it is not touched.</summary>
 public sealed class NewerDataException(int found, int known)
     : Exception(
-        $"This data was written by a newer Hepno (its version is {found}, this program knows {known}). Install the newer program; nothing was changed."
+        $"This data was written by a newer Hepno (its version is {found}, this program knows {known}). Install "
+            + "the newer program; nothing was changed."
     );
 
 /// <summary>Another server has the data folder open.</summary>
@@ -65,7 +66,8 @@ public sealed class Db : IDisposable
     /// <summary>Completes at the next write.</summary>
     public Task NextWrite => written.Task;
 
-    /// <summary>True while the calling thread is inside <see cref="Write"/>: what it reads may not be kept, for it may be rolled back.</summary>
+    /// <summary>True while the calling thread is inside <see cref="Write"/>: what it reads may not be kept, for it may
+    /// be rolled back.</summary>
     public bool Writing => writer == Environment.CurrentManagedThreadId;
 
     public static string File(string folder) => Path.Combine(folder, "hepno.db");
@@ -97,7 +99,8 @@ public sealed class Db : IDisposable
         }
     }
 
-    /// <summary>Puts an unpacked copy in place of what is there, in one transaction that either holds or was never; readers see one or the other.</summary>
+    /// <summary>Puts an unpacked copy in place of what is there, in one transaction that either holds or was never;
+    /// readers see one or the other.</summary>
     /// <param name="copy">The copy.</param>
     /// <param name="now">When (UTC).</param>
     public void Replace(Unpacked copy, Instant now)
@@ -121,7 +124,8 @@ public sealed class Db : IDisposable
                     from.Open();
                     BringUp(from);
                     KeepMachines(from);
-                    // changes go on from where this server was: what was read before must not pass for what is read after
+                    // changes go on from where this server was: what was read before must not pass for what is read
+                    // after
                     from.Execute(
                         "INSERT INTO change (seq, kind, id, version, at) VALUES (@seq, 'restored', '1', 1, @at)",
                         ("@seq", Math.Max(last, ChangeStore.Last(from)) + 1),
@@ -283,7 +287,8 @@ public sealed class Db : IDisposable
         }
     }
 
-    // who was let in or shut out, and where copies go, is this machine's, whichever day of the shop is open: nobody comes in again by an old copy
+    // who was let in or shut out, and where copies go, is this machine's, whichever day of the shop is open: nobody
+    // comes in again by an old copy
     private void KeepMachines(SqliteConnection copy)
     {
         copy.Execute("ATTACH @live AS live", ("@live", File(Folder)));
@@ -294,7 +299,8 @@ public sealed class Db : IDisposable
         copy.Execute("DETACH live");
     }
 
-    // one connection stays open, so that the files beside the data stay the same ones; the system tells what became of those it holds
+    // one connection stays open, so that the files beside the data stay the same ones; the system tells what became of
+    // those it holds
     private void Hold()
     {
         keeper = new SqliteConnection(

@@ -7,8 +7,9 @@ using NodaTime;
 namespace Hepno.Store;
 
 /// <summary>
-/// What lies in the drawer of transfers: what the shop counted into it, copies laid on top of an order's once its film or paper is here, or printed, less what orders took out. It follows from the orders each
-/// time: whatever is ticked, taken back or withdrawn, nothing is booked twice.
+/// What lies in the drawer of transfers: what the shop counted into it, copies laid on top of an order's once its film
+/// or paper is here, or printed, less what orders took out. It follows from the orders each time: whatever is ticked,
+/// taken back or withdrawn, nothing is booked twice.
 /// </summary>
 public static class DrawerStore
 {
@@ -70,7 +71,9 @@ public static class DrawerStore
     ) =>
         connection
             .Query(
-                "SELECT d.kept_id, d.pieces FROM order_drawer d JOIN orders o ON o.id = d.order_id LEFT JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE o.closed_at IS NULL AND g.done_at IS NULL AND NOT (d.order_id = @order AND d.line_id = @line)",
+                "SELECT d.kept_id, d.pieces FROM order_drawer d JOIN orders o ON o.id = d.order_id LEFT JOIN "
+                    + "gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE o.closed_at IS "
+                    + "NULL AND g.done_at IS NULL AND NOT (d.order_id = @order AND d.line_id = @line)",
                 r => (Kept: r.Text("kept_id"), Count: r.Int("pieces")),
                 ("@order", exceptOrder),
                 ("@line", exceptLine)
@@ -91,10 +94,14 @@ public static class DrawerStore
         connection.Query(
             """
             SELECT d.key, d.width_in, d.height_in, d.extra, l.film_id, o.number, max(g.done_at) AS done_at,
-              (SELECT p.design_id FROM placement p WHERE p.order_id = d.order_id AND p.line_id = d.line_id AND (p.id = d.key OR substr(d.key, 1, length(p.id) + 1) = p.id || ' ')) AS design_id
-            FROM order_layout_design d JOIN order_layout l ON l.order_id = d.order_id AND l.line_id = d.line_id JOIN orders o ON o.id = d.order_id
+              (SELECT p.design_id FROM placement p WHERE p.order_id = d.order_id AND p.line_id = d.line_id
+                AND (p.id = d.key OR substr(d.key, 1, length(p.id) + 1) = p.id || ' ')) AS design_id
+            FROM order_layout_design d JOIN order_layout l ON l.order_id = d.order_id AND l.line_id = d.line_id
+              JOIN orders o ON o.id = d.order_id
               JOIN gather_item g ON g.order_id = d.order_id AND g.done_at IS NOT NULL
-              JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id AND (g.id IN ('film-layout-' || first.id, 'paper-' || first.id) OR (g.id = 'prepare-' || first.id AND l.film_id IN (SELECT id FROM film_printer)))
+              JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id
+                AND (g.id IN ('film-layout-' || first.id, 'paper-' || first.id)
+                  OR (g.id = 'prepare-' || first.id AND l.film_id IN (SELECT id FROM film_printer)))
             WHERE d.extra > 0 AND d.for_order = '' GROUP BY d.order_id, d.position ORDER BY done_at
             """,
             r =>
@@ -117,7 +124,9 @@ public static class DrawerStore
         string zone
     ) =>
         connection.Query(
-            "SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE g.done_at IS NOT NULL ORDER BY g.done_at",
+            "SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = "
+                + "d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE "
+                + "g.done_at IS NOT NULL ORDER BY g.done_at",
             r => (r.Text("kept_id"), r.Int("pieces"), WallClock.Day(r.Utc("done_at"), zone), $"T-{r.Int("number")}")
         );
 }

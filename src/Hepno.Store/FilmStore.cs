@@ -16,7 +16,8 @@ internal static class FilmStore
             {
                 var breaks = connection
                     .Query(
-                        $"SELECT * FROM film_break WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, size_position, position",
+                        $"SELECT * FROM film_break WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, "
+                            + "size_position, position",
                         r =>
                             (
                                 Of: (r.Text("film_id"), r.Int("size_position")),
@@ -62,7 +63,8 @@ internal static class FilmStore
                     .ToLookup(s => s.Of, s => s.Value);
                 var sheetBreaks = connection
                     .Query(
-                        $"SELECT * FROM film_sheet_break WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, sheet_position, position",
+                        $"SELECT * FROM film_sheet_break WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, "
+                            + "sheet_position, position",
                         r =>
                             (
                                 Of: (r.Text("film_id"), r.Int("sheet_position")),

@@ -3,7 +3,8 @@ using Hepno.Store.Copies;
 
 namespace Hepno.Store;
 
-/// <summary>Files from outside, kept by what is in them: written aside, flushed and renamed before any row names them.</summary>
+/// <summary>Files from outside, kept by what is in them: written aside, flushed and renamed before any row names
+/// them.</summary>
 public static class KeptFiles
 {
     /// <summary>Keeps a file and says its SHA-256 in hex; the same bytes again are the same file.</summary>

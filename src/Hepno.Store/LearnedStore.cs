@@ -10,7 +10,8 @@ namespace Hepno.Store;
 /// <param name="LastEvent">Its last verdict so far.</param>
 public sealed record ToLearn(OrderId OrderId, long Version, long LastEvent);
 
-/// <summary>What each order that was handed over has taught. Follows from the orders and their verdicts, so it has no versions and no history.</summary>
+/// <summary>What each order that was handed over has taught. Follows from the orders and their verdicts, so it has no
+/// versions and no history.</summary>
 public static class LearnedStore
 {
     private const int LastOrders = 200;
@@ -21,11 +22,13 @@ public static class LearnedStore
           AND l.last_event = (SELECT coalesce(max(seq), 0) FROM run_event e WHERE e.order_id = o.id))
         """;
 
-    /// <summary>Orders handed over whose record was not read yet, was changed since, or was read by another rule; the newest first.</summary>
+    /// <summary>Orders handed over whose record was not read yet, was changed since, or was read by another rule; the
+    /// newest first.</summary>
     public static List<ToLearn> Missing(SqliteConnection connection, int rule, int most) =>
         connection.Query(
             $"""
-            SELECT o.id, o.version, (SELECT coalesce(max(seq), 0) FROM run_event e WHERE e.order_id = o.id) AS last FROM orders o WHERE o.handed_at IS NOT NULL AND {IsMissing} ORDER BY o.number DESC LIMIT @most
+            SELECT o.id, o.version, (SELECT coalesce(max(seq), 0) FROM run_event e WHERE e.order_id = o.id) AS last
+            FROM orders o WHERE o.handed_at IS NOT NULL AND {IsMissing} ORDER BY o.number DESC LIMIT @most
             """,
             r => new ToLearn(r.Text("id"), r.Long("version"), r.Long("last")),
             ("@rule", rule),
@@ -47,8 +50,12 @@ public static class LearnedStore
     public static List<LearnedPart> Totals(SqliteConnection connection, int rule, IEnumerable<string> but) =>
         connection.Query(
             """
-            SELECT p.kind, p.method_id, p.what, sum(p.standard) AS standard, sum(p.recorded) AS recorded, sum(p.seen) AS seen, sum(p.spoiled) AS spoiled FROM learned_part p
-            WHERE p.order_id IN (SELECT l.order_id FROM learned_order l WHERE l.rule = @rule AND l.order_id IN (SELECT id FROM orders WHERE handed_at IS NOT NULL) AND l.order_id NOT IN (SELECT value FROM json_each(@but)))
+            SELECT p.kind, p.method_id, p.what, sum(p.standard) AS standard, sum(p.recorded) AS recorded, sum(p.seen) AS seen,
+              sum(p.spoiled) AS spoiled
+            FROM learned_part p
+            WHERE p.order_id IN (SELECT l.order_id FROM learned_order l WHERE l.rule = @rule
+              AND l.order_id IN (SELECT id FROM orders WHERE handed_at IS NOT NULL)
+              AND l.order_id NOT IN (SELECT value FROM json_each(@but)))
             GROUP BY p.kind, p.method_id, p.what
             """,
             r => new LearnedPart(
@@ -64,12 +71,15 @@ public static class LearnedStore
             ("@but", System.Text.Json.JsonSerializer.Serialize(but))
         );
 
-    /// <summary>What the last orders handed over have earned by a rule: of many years the last ones say what an hour earns now.</summary>
+    /// <summary>What the last orders handed over have earned by a rule: of many years the last ones say what an hour
+    /// earns now.</summary>
     public static EarnedByHands Earned(SqliteConnection connection, int rule) =>
         connection.Query(
             """
-            SELECT coalesce(sum(p.standard), 0) AS profit, coalesce(sum(p.recorded), 0) AS hours FROM (SELECT id FROM orders WHERE handed_at IS NOT NULL ORDER BY handed_at DESC LIMIT @last) o
-            JOIN learned_order l ON l.order_id = o.id AND l.rule = @rule JOIN learned_part p ON p.order_id = o.id AND p.kind = 'Earned'
+            SELECT coalesce(sum(p.standard), 0) AS profit, coalesce(sum(p.recorded), 0) AS hours
+            FROM (SELECT id FROM orders WHERE handed_at IS NOT NULL ORDER BY handed_at DESC LIMIT @last) o
+            JOIN learned_order l ON l.order_id = o.id AND l.rule = @rule
+            JOIN learned_part p ON p.order_id = o.id AND p.kind = 'Earned'
             """,
             r => new EarnedByHands((decimal)r.Real("profit"), (decimal)r.Real("hours")),
             ("@last", LastOrders),

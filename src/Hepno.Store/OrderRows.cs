@@ -2,7 +2,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
 
-/// <summary>A table whose rows hang on an order, each at its position: how a row is read and what is written, side by side.</summary>
+/// <summary>A table whose rows hang on an order, each at its position: how a row is read and what is written, side by
+/// side.</summary>
 /// <param name="Table">Its name; it has order_id and position.</param>
 /// <param name="Read">A row's value.</param>
 /// <param name="Columns">A value's columns.</param>

@@ -56,8 +56,10 @@ public static class OrderStore
     ) =>
         connection.Query(
             """
-            SELECT l.decision_method AS method, sum(pieces * (SELECT count(*) FROM placement p WHERE p.order_id = s.order_id AND p.line_id = s.line_id)) AS prints
-            FROM orders o JOIN order_size s ON s.order_id = o.id JOIN order_line l ON l.order_id = s.order_id AND l.id = s.line_id
+            SELECT l.decision_method AS method, sum(pieces
+              * (SELECT count(*) FROM placement p WHERE p.order_id = s.order_id AND p.line_id = s.line_id)) AS prints
+            FROM orders o JOIN order_size s ON s.order_id = o.id
+              JOIN order_line l ON l.order_id = s.order_id AND l.id = s.line_id
             WHERE o.created_at >= @since AND l.decision_method IS NOT NULL GROUP BY l.decision_method
             """,
             r => (r.Id<MethodId>("method"), r.Long("prints")),
@@ -68,7 +70,8 @@ public static class OrderStore
     public static int? JoinedWith(SqliteConnection connection, OrderId orderId) =>
         connection
             .Query(
-                "SELECT o.number FROM order_joined j JOIN orders o ON o.id = j.order_id WHERE j.with_order = @id AND o.closed_at IS NULL",
+                "SELECT o.number FROM order_joined j JOIN orders o ON o.id = j.order_id WHERE j.with_order = @id "
+                    + "AND o.closed_at IS NULL",
                 r => (int?)r.Int("number"),
                 ("@id", orderId)
             )
@@ -89,7 +92,8 @@ public static class OrderStore
             ("@since", since)
         );
 
-    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
+    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact,
+    /// newest first.</summary>
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
     {
         var folded = CustomerStore.Folded(text.Trim());
@@ -100,7 +104,8 @@ public static class OrderStore
             : number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit)
                 ? ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most)
             : connection.Query(
-                "SELECT id FROM orders WHERE customer_id IN (SELECT id FROM customer WHERE instr(search, @text) > 0) ORDER BY number DESC LIMIT @most",
+                "SELECT id FROM orders WHERE customer_id IN (SELECT id FROM customer WHERE instr(search, @text) "
+                    + "> 0) ORDER BY number DESC LIMIT @most",
                 Id,
                 ("@text", folded),
                 ("@most", most)
@@ -108,7 +113,8 @@ public static class OrderStore
         return [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
     }
 
-    // numbers that begin with these digits lie in a few ranges, which the index knows; a comparison of texts would read every order
+    // numbers that begin with these digits lie in a few ranges, which the index knows; a comparison of texts would read
+    // every order
     private static List<string> ByNumber(SqliteConnection connection, int digits, int most)
     {
         var ranges = new List<string>();

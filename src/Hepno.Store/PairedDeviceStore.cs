@@ -19,7 +19,8 @@ public enum DeviceRole
 /// <param name="PairedAt">When (UTC).</param>
 /// <param name="ShutOut">True when it may no longer ask for anything.</param>
 /// <param name="Role">What it may do.</param>
-/// <param name="RoleTold">False while its owner was not told what it may do: it was let in before there were roles.</param>
+/// <param name="RoleTold">False while its owner was not told what it may do: it was let in before there were
+/// roles.</param>
 public sealed record PairedDevice(
     string Id,
     string Name,

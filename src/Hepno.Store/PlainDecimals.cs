@@ -3,7 +3,8 @@ using System.Text.Json.Serialization;
 
 namespace Hepno.Store;
 
-/// <summary>Writes decimals without trailing zeros: the same sum is written the same way, whether it was typed or read from the database.</summary>
+/// <summary>Writes decimals without trailing zeros: the same sum is written the same way, whether it was typed or read
+/// from the database.</summary>
 public sealed class PlainDecimals : JsonConverter<decimal>
 {
     // dividing by one of as many digits as there are takes the zeros away

@@ -46,7 +46,8 @@ public static class QuoteStore
         connection
             .Query(
                 """
-                SELECT q.order_id, l.* FROM quote_line l JOIN quote q ON q.id = l.quote_id WHERE q.withdrawn_at IS NULL AND q.order_id IN (SELECT id FROM orders WHERE closed_at IS NULL AND handed_at IS NULL)
+                SELECT q.order_id, l.* FROM quote_line l JOIN quote q ON q.id = l.quote_id
+                WHERE q.withdrawn_at IS NULL AND q.order_id IN (SELECT id FROM orders WHERE closed_at IS NULL AND handed_at IS NULL)
                 """,
                 r =>
                     (
@@ -100,7 +101,8 @@ public static class QuoteStore
     public static StoredQuote? Standing(SqliteConnection connection, OrderId orderId) =>
         connection
             .Query(
-                $"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1",
+                $"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at "
+                    + "DESC LIMIT 1",
                 Map,
                 ("@id", orderId)
             )
@@ -110,7 +112,8 @@ public static class QuoteStore
     public static Dictionary<OrderId, StoredQuote> AllStanding(SqliteConnection connection) =>
         connection
             .Query(
-                $"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at",
+                $"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders "
+                    + "WHERE closed_at IS NULL) ORDER BY sent_at",
                 Map
             )
             .GroupBy(q => q.OrderId)

@@ -45,7 +45,8 @@ public static class RemnantStore
                 )
         );
 
-    /// <summary>Which pieces orders use, with each order's number: it follows from the orders as they stand, and a line made otherwise by now uses none.</summary>
+    /// <summary>Which pieces orders use, with each order's number: it follows from the orders as they stand, and a line
+    /// made otherwise by now uses none.</summary>
     public static List<(
         string RemnantId,
         OrderId OrderId,
@@ -55,7 +56,8 @@ public static class RemnantStore
         int Number
     )> Uses(SqliteConnection connection) =>
         connection.Query(
-            "SELECT u.*, o.number FROM order_remnant u JOIN orders o ON o.id = u.order_id JOIN order_line l ON l.order_id = u.order_id AND l.id = u.line_id WHERE l.decision_method = @method ORDER BY o.number",
+            "SELECT u.*, o.number FROM order_remnant u JOIN orders o ON o.id = u.order_id JOIN order_line l ON "
+                + "l.order_id = u.order_id AND l.id = u.line_id WHERE l.decision_method = @method ORDER BY o.number",
             r =>
                 (
                     r.Text("remnant_id"),

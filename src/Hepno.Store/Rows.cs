@@ -78,7 +78,8 @@ internal static class Rows
         return rows;
     }
 
-    /// <summary>Inserts or updates the row with the given key columns (the first <paramref name="keys"/> of them).</summary>
+    /// <summary>Inserts or updates the row with the given key columns (the first <paramref name="keys"/> of
+    /// them).</summary>
     public static void Put(
         this SqliteConnection connection,
         string table,
@@ -95,7 +96,9 @@ internal static class Rows
         var conflict = sets.Length == 0 ? "DO NOTHING" : $"DO UPDATE SET {sets}";
         Execute(
             connection,
-            $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(c => "@" + c))}) ON CONFLICT({string.Join(", ", columns.Take(keys))}) {conflict}",
+            $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES "
+                + $"({string.Join(", ", columns.Select(c => "@" + c))}) ON "
+                + $"CONFLICT({string.Join(", ", columns.Take(keys))}) {conflict}",
             values
         );
     }
@@ -117,10 +120,12 @@ internal static class Rows
         }
     }
 
-    /// <summary>The condition for one thing, or for all of them when <paramref name="id"/> is null: said apart, because one condition for both would read every row.</summary>
+    /// <summary>The condition for one thing, or for all of them when <paramref name="id"/> is null: said apart, because
+    /// one condition for both would read every row.</summary>
     public static string Only(string? id, string column) => id is null ? "1" : $"{column} = @id";
 
-    // a long write says the same few statements thousands of times: each is compiled once a connection. One in use is not in the shelf, so a nested query gets its own
+    // a long write says the same few statements thousands of times: each is compiled once a connection. One in use is
+    // not in the shelf, so a nested query gets its own
     private static SqliteCommand Command(
         SqliteConnection connection,
         string sql,

@@ -79,18 +79,23 @@ public static class RunStore
     // pieces are numbered through an order's lines in their order
     private const string LinesOverPress = """
         (SELECT p.order_id, p.line_id,
-          (SELECT coalesce(sum(s.pieces), 0) FROM order_line b JOIN order_size s ON s.order_id = b.order_id AND s.line_id = b.id WHERE b.order_id = p.order_id AND b.position < l.position) AS before,
-          (SELECT coalesce(sum(s.pieces), 0) FROM order_size s WHERE s.order_id = p.order_id AND s.line_id = p.line_id) AS pieces
+          (SELECT coalesce(sum(s.pieces), 0) FROM order_line b
+              JOIN order_size s ON s.order_id = b.order_id AND s.line_id = b.id
+            WHERE b.order_id = p.order_id AND b.position < l.position) AS before,
+          (SELECT coalesce(sum(s.pieces), 0) FROM order_size s
+            WHERE s.order_id = p.order_id AND s.line_id = p.line_id) AS pieces
         FROM order_pressed p JOIN order_line l ON l.order_id = p.order_id AND l.id = p.line_id WHERE p.press_id = @press) r
         """;
 
     // what was taken back is not good
     private const string ItsGood = """
-        run_event e WHERE e.order_id = r.order_id AND e.verdict = 'Good' AND e.received_at >= @from AND e.piece_no > r.before AND e.piece_no <= r.before + r.pieces
+        run_event e WHERE e.order_id = r.order_id AND e.verdict = 'Good' AND e.received_at >= @from
+          AND e.piece_no > r.before AND e.piece_no <= r.before + r.pieces
           AND NOT EXISTS (SELECT 1 FROM run_event t WHERE t.takes_back = e.event_id)
         """;
 
-    /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order first.</summary>
+    /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order
+    /// first.</summary>
     public static List<(OrderId OrderId, LineId LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
         PressId pressId,
@@ -106,17 +111,20 @@ public static class RunStore
             ("@from", utc)
         );
 
-    /// <summary>How many they are, counted no further than asked: of what has worn out nobody needs to know by how much.</summary>
+    /// <summary>How many they are, counted no further than asked: of what has worn out nobody needs to know by how
+    /// much.</summary>
     public static int CountPressedSince(SqliteConnection connection, PressId pressId, Instant utc, int most) =>
         (int)
             connection.Scalar(
-                $"SELECT count(*) FROM (SELECT DISTINCT r.order_id, r.line_id, e.piece_no FROM {LinesOverPress}, {ItsGood} LIMIT @most)",
+                $"SELECT count(*) FROM (SELECT DISTINCT r.order_id, r.line_id, e.piece_no FROM {LinesOverPress}, "
+                    + $"{ItsGood} LIMIT @most)",
                 ("@press", pressId),
                 ("@from", utc),
                 ("@most", most)
             );
 
-    /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
+    /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need
+    /// them.</summary>
     public static ILookup<OrderId, RunEvent> OfOpen(SqliteConnection connection) =>
         connection
             .Query(

@@ -13,7 +13,8 @@ internal static class SpotTestStore
             {
                 var washes = connection
                     .Query(
-                        $"SELECT * FROM spot_test_wash WHERE {Rows.Only(id, "spot_test_id")} ORDER BY spot_test_id, position",
+                        $"SELECT * FROM spot_test_wash WHERE {Rows.Only(id, "spot_test_id")} ORDER BY "
+                            + "spot_test_id, position",
                         r =>
                             (
                                 Of: r.Text("spot_test_id"),
@@ -24,7 +25,8 @@ internal static class SpotTestStore
                     .ToLookup(w => w.Of, w => w.Value);
                 var photos = connection
                     .Query(
-                        $"SELECT * FROM spot_test_photo WHERE {Rows.Only(id, "spot_test_id")} ORDER BY spot_test_id, position",
+                        $"SELECT * FROM spot_test_photo WHERE {Rows.Only(id, "spot_test_id")} ORDER BY "
+                            + "spot_test_id, position",
                         r =>
                             (
                                 Of: r.Text("spot_test_id"),

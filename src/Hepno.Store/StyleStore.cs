@@ -174,7 +174,8 @@ public static class StyleStore
     /// <summary>Numbers of the orders that use a style and are not closed.</summary>
     public static List<int> OpenOrdersOf(SqliteConnection connection, StyleId styleId) =>
         connection.Query(
-            "SELECT number FROM orders WHERE closed_at IS NULL AND id IN (SELECT order_id FROM order_line WHERE style_id = @id) ORDER BY number",
+            "SELECT number FROM orders WHERE closed_at IS NULL AND id IN (SELECT order_id FROM order_line WHERE "
+                + "style_id = @id) ORDER BY number",
             r => r.Int("number"),
             ("@id", styleId)
         );

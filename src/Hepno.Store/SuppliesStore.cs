@@ -13,7 +13,8 @@ internal static class SuppliesStore
             {
                 var takes = connection
                     .Query(
-                        $"SELECT * FROM supplies_takes WHERE {Rows.Only(id, "supplies_id")} ORDER BY supplies_id, position",
+                        $"SELECT * FROM supplies_takes WHERE {Rows.Only(id, "supplies_id")} ORDER BY "
+                            + "supplies_id, position",
                         r => (Of: (r.Text("supplies_id"), r.Word<Supply>("supply")), Product: r.Text("product")),
                         ("@id", id)
                     )
@@ -36,7 +37,8 @@ internal static class SuppliesStore
                     .ToLookup(s => s.Of, s => s.Value);
                 var loadings = connection
                     .Query(
-                        $"SELECT * FROM supplies_loading WHERE {Rows.Only(id, "supplies_id")} ORDER BY supplies_id, position",
+                        $"SELECT * FROM supplies_loading WHERE {Rows.Only(id, "supplies_id")} ORDER BY "
+                            + "supplies_id, position",
                         r =>
                             (
                                 Of: r.Text("supplies_id"),

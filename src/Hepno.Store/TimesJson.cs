@@ -5,10 +5,12 @@ using NodaTime.Text;
 
 namespace Hepno.Store;
 
-/// <summary>Days, times and instants in JSON, as ISO 8601 spells them: <c>2026-06-11</c>, <c>14:00:00</c>, <c>2026-06-11T14:00:00</c> on the wall, <c>2026-06-11T13:00:00Z</c> in the world.</summary>
+/// <summary>Days, times and instants in JSON, as ISO 8601 spells them: <c>2026-06-11</c>, <c>14:00:00</c>,
+/// <c>2026-06-11T14:00:00</c> on the wall, <c>2026-06-11T13:00:00Z</c> in the world.</summary>
 public static class TimesJson
 {
-    /// <summary>A converter for each of the four; a time without seconds is read too, and an instant with another offset than Z.</summary>
+    /// <summary>A converter for each of the four; a time without seconds is read too, and an instant with another
+    /// offset than Z.</summary>
     public static IEnumerable<JsonConverter> Converters { get; } =
     [
         new Spelled<LocalDate>(LocalDatePattern.Iso),

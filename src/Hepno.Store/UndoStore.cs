@@ -19,12 +19,14 @@ public static class UndoStore
 {
     private const int Depth = 50;
 
-    /// <summary>Puts back what the device's newest undoable deed changed, as a new version, when that deed's version (or one restored to it) still stands.</summary>
+    /// <summary>Puts back what the device's newest undoable deed changed, as a new version, when that deed's version
+    /// (or one restored to it) still stands.</summary>
     public static Undone Undo(SqliteConnection connection, string device, Instant at)
     {
         var last = connection
             .Query(
-                "SELECT seq, kind, id, version, document, deed, undoable, undone FROM history WHERE device = @device AND restores IS NULL AND document IS NOT NULL ORDER BY seq DESC LIMIT @depth",
+                "SELECT seq, kind, id, version, document, deed, undoable, undone FROM history WHERE device = "
+                    + "@device AND restores IS NULL AND document IS NOT NULL ORDER BY seq DESC LIMIT @depth",
                 r =>
                     (
                         Seq: r.Long("seq"),
@@ -78,11 +80,13 @@ public static class UndoStore
             ("@id", id)
         );
 
-    /// <summary>Lets go of earlier states of orders from before a moment; that something was done, when and on which device stays.</summary>
+    /// <summary>Lets go of earlier states of orders from before a moment; that something was done, when and on which
+    /// device stays.</summary>
     /// <returns>How many there were.</returns>
     public static int Thin(SqliteConnection connection, Instant before, int most) =>
         connection.Changed(
-            "UPDATE history SET document = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND document IS NOT NULL LIMIT @most)",
+            "UPDATE history SET document = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND "
+                + "at < @before AND document IS NOT NULL LIMIT @most)",
             ("@before", before),
             ("@most", most)
         );

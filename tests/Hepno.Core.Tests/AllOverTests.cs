@@ -11,7 +11,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Dye from edge to edge: sheets and presses of a garment, its cost and steps by hand, and what cannot be printed so.</summary>
+/// <summary>Dye from edge to edge: sheets and presses of a garment, its cost and steps by hand, and what cannot be
+/// printed so.</summary>
 public class AllOverTests
 {
     private static readonly EquipmentHour Free = new(0, 0, 1, 1, 0, 0, 0);
@@ -68,7 +69,8 @@ public class AllOverTests
         return answer.Decorations[0];
     }
 
-    // a tee of M lies 34 × 29 in, with bleed 36 × 31. Sheets upright: ⌈35.75 ÷ 12.25⌉ × ⌈30.75 ÷ 18.25⌉ = 3 × 2; turned 2 × 3. XL is 1.14 of it: 40.76 × 35.06, 4 × 2 or 3 × 3
+    // a tee of M lies 34 × 29 in, with bleed 36 × 31. Sheets upright: ⌈35.75 ÷ 12.25⌉ × ⌈30.75 ÷ 18.25⌉ = 3 × 2; turned
+    // 2 × 3. XL is 1.14 of it: 40.76 × 35.06, 4 × 2 or 3 × 3
     [Theory]
     [InlineData("M", 6)]
     [InlineData("XL", 8)]
@@ -88,7 +90,8 @@ public class AllOverTests
             SublimationAllOver.Sheets(Ask(10) with { Sizes = [new("S", 9), new("XL", 1)] }, Plover).Sheets()
         );
 
-    // M, 80% painted on both sides: 36 × 31 × 2 × 0.8 = 1,785.6 in² × 0.01 × 0.20 = 3.5712; 12 sheets 3.60; tape 12 × 12 × 0.01 = 1.44; 8 presses, paper above and below each: 16 × 0.05 = 0.80
+    // M, 80% painted on both sides: 36 × 31 × 2 × 0.8 = 1,785.6 in² × 0.01 × 0.20 = 3.5712; 12 sheets 3.60; tape 12 ×
+    // 12 × 0.01 = 1.44; 8 presses, paper above and below each: 16 × 0.05 = 0.80
     [Fact]
     public void Ink_paper_tape_and_protection_are_of_both_sides()
     {

@@ -9,7 +9,8 @@ using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Applique: film and a stitched edge by hand, a finishing press at a place of work of its own, and what cannot be stitched on.</summary>
+/// <summary>Applique: film and a stitched edge by hand, a finishing press at a place of work of its own, and what
+/// cannot be stitched on.</summary>
 public class AppliqueTests
 {
     private static readonly StitchMachine Bittern = new(
@@ -36,7 +37,8 @@ public class AppliqueTests
     private static MethodAnswer Answer(AskInHand ask, ShopBook? book = null) =>
         new Applique().Answer(ask, book ?? Book);
 
-    // 10 × 5 round is 30 in: 3,600 stitches at 560 a minute; film 50 in² × 0.02; thread 3.6 × 0.20; backing 0.12. Two colours are two films and two edges
+    // 10 × 5 round is 30 in: 3,600 stitches at 560 a minute; film 50 in² × 0.02; thread 3.6 × 0.20; backing 0.12. Two
+    // colours are two films and two edges
     [Theory]
     [InlineData(1, 3600, 1.00, 0.72, 385.714286)]
     [InlineData(2, 7200, 2.00, 1.44, 779.428571)]
@@ -62,7 +64,8 @@ public class AppliqueTests
         Assert.Equal((24m, 0.02), (plan.SetUp!.Value, plan.FailureChance));
     }
 
-    // against 40 in² of fill: 72,000 stitches and their two hours and more: 14.40 of thread and as much again of the machine
+    // against 40 in² of fill: 72,000 stitches and their two hours and more: 14.40 of thread and as much again of the
+    // machine
     [Fact]
     public void It_costs_less_than_filling_a_large_shape_with_stitches()
     {

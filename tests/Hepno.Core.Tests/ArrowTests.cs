@@ -2,7 +2,8 @@ using System.Text.RegularExpressions;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Which folder may know which: the order stands in docs/architecture.md, from what knows nothing of the others upwards. An unused using does not compile, so the usings are the arrows.</summary>
+/// <summary>Which folder may know which: the order stands in docs/architecture.md, from what knows nothing of the
+/// others upwards. An unused using does not compile, so the usings are the arrows.</summary>
 public partial class ArrowTests
 {
     [Theory]

@@ -167,7 +167,8 @@ public class ArtworkTests
         }
         Assert.Equal(0, Report(lettering).Soft.Share);
         var glow = Report(new Drawn(400, 400).Glow(200, 200, 100, 60)).Soft;
-        // a ring from 100 to 160, its first and last pixels beside solid and clear ones; painted: the disc and a third and more of the ring
+        // a ring from 100 to 160, its first and last pixels beside solid and clear ones; painted: the disc and a third
+        // and more of the ring
         Assert.InRange(glow.Share, 0.7, 1.1);
         Assert.InRange(glow.Largest!.Width, 300, 320);
     }

@@ -331,7 +331,8 @@ public class BuyingTests
                 }
             );
 
-    // 30,000.00 are missing: the shirt that counts most for its cost takes nearly all of it, and only the rest is searched
+    // 30,000.00 are missing: the shirt that counts most for its cost takes nearly all of it, and only the rest is
+    // searched
     [Fact]
     public void A_large_gap_is_filled_with_what_counts_most_for_its_cost()
     {
@@ -345,7 +346,8 @@ public class BuyingTests
         Assert.Empty(FewestMore.Find(30_000m, offered, 4999));
     }
 
-    // from 50 at 2.00, from 100 at 1.10: 50 is the least unless the list sells fewer; 60 needed at 2.00 are 120.00, 100 at 1.10 are 110.00
+    // from 50 at 2.00, from 100 at 1.10: 50 is the least unless the list sells fewer; 60 needed at 2.00 are 120.00, 100
+    // at 1.10 are 110.00
     [Theory]
     [InlineData(12, false, 50, 2.00)]
     [InlineData(12, true, 12, 2.00)]

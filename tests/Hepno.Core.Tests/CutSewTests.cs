@@ -55,8 +55,9 @@ public class CutSewTests
         return answer.Decorations[0];
     }
 
-    // one tee of M on cloth of 60: front and back side by side (21 + 0.25 + 21), a sleeve and the neckband beside them (15 wide, 9.5 and 9.5 and 2.5 high: 22 with gaps): 29.5 in, which no layout can beat.
-    // The band is 18 wide: 42.25 + 0.25 + 18 = 60.5 does not go beside them, so it lies under: 29.5 + 0.25 + 2.5
+    // one tee of M on cloth of 60: front and back side by side (21 + 0.25 + 21), a sleeve and the neckband beside them
+    // (15 wide, 9.5 and 9.5 and 2.5 high: 22 with gaps): 29.5 in, which no layout can beat. The band is 18 wide: 42.25
+    // + 0.25 + 18 = 60.5 does not go beside them, so it lies under: 29.5 + 0.25 + 2.5
     [Fact]
     public void A_marker_of_one_garment_by_hand()
     {
@@ -104,8 +105,9 @@ public class CutSewTests
         }
     }
 
-    // 8 M at 5%: 10 are sewn. All of it by what its markers say: cloth in whole yards at 2.40 a foot, freight 12 ÷ 10, paper at 0.36 a foot, ink 1,569 × 0.8 × 0.01 × 0.10 = 1.2552, notions 0.90,
-    // an hour of drum and printer 3.60: 1,569 s of printing and a foot a minute of cloth
+    // 8 M at 5%: 10 are sewn. All of it by what its markers say: cloth in whole yards at 2.40 a foot, freight 12 ÷ 10,
+    // paper at 0.36 a foot, ink 1,569 × 0.8 × 0.01 × 0.10 = 1.2552, notions 0.90, an hour of drum and printer 3.60:
+    // 1,569 s of printing and a foot a minute of cloth
     [Fact]
     public void Cloth_paper_ink_notions_and_the_drum_by_hand()
     {

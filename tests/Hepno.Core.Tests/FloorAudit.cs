@@ -118,7 +118,8 @@ internal static class FloorAudit
             {
                 if (mine[i].From < mine[i - 1].Until - 1e-6)
                 {
-                    yield return $"{mine[i].Lane} {lane} at {mine[i].From:0.##} s: {mine[i - 1].Code} of {mine[i - 1].Piece} and {mine[i].Code} of {mine[i].Piece}";
+                    yield return $"{mine[i].Lane} {lane} at {mine[i].From:0.##} s: {mine[i - 1].Code} of {mine[i - 1].Piece} "
+                        + $"and {mine[i].Code} of {mine[i].Piece}";
                 }
             }
         }

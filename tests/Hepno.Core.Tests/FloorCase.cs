@@ -5,7 +5,8 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>A small job for the floor, as a row of press-floor-best.csv: the solver in bench/best-order and the tests build the same one from it.</summary>
+/// <summary>A small job for the floor, as a row of press-floor-best.csv: the solver in bench/best-order and the tests
+/// build the same one from it.</summary>
 public sealed record FloorCase(
     int Pieces,
     int Presses,

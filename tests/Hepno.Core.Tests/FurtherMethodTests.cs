@@ -12,7 +12,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Papers, stitching, direct printing, work sent out and socks: each figure reckoned by hand from the inputs written here.</summary>
+/// <summary>Papers, stitching, direct printing, work sent out and socks: each figure reckoned by hand from the inputs
+/// written here.</summary>
 public class FurtherMethodTests
 {
     // a machine that costs nothing an hour: what is left is what the method itself adds
@@ -310,7 +311,8 @@ public class FurtherMethodTests
     [Fact]
     public void Opaque_paper_is_cut_between_marks_or_by_scissors_where_they_leave_too_little()
     {
-        // marks leave 7.3 in of 8.5, bleed 7.175: seven go by the cutter (28 in2 at 60 a minute), seven and a half square by scissors
+        // marks leave 7.3 in of 8.5, bleed 7.175: seven go by the cutter (28 in2 at 60 a minute), seven and a half
+        // square by scissors
         var cut = Plan(new PaperOpaque(), On(Black, 10, Front(7, 4, 50)));
         Assert.Equal((28, 0, 4), (Seconds(cut, "cut"), Seconds(cut, "trim"), Seconds(cut, "lift-backing")));
         Assert.Equal(((cut.Bought + 1) / 2 * 1.15m / cut.Bought) + 0.06384m, cut.Material.Value, 9);

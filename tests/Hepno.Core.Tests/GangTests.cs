@@ -3,7 +3,8 @@ using Hepno.Core.Gang;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Gang layouts: sound by a check that knows nothing of how they were made, near their floor, and everything that cannot be said in a sentence.</summary>
+/// <summary>Gang layouts: sound by a check that knows nothing of how they were made, near their floor, and everything
+/// that cannot be said in a sentence.</summary>
 public class GangTests
 {
     private static readonly GangGround Film = new(22, null, 0.25, 0.125);
@@ -110,7 +111,8 @@ public class GangTests
                             placed[i] = p with { Turned = !p.Turned };
                             break;
                         default:
-                            // a thousandth into the gap of its neighbour, where it has one exactly a gap away and beside it by more than rounding
+                            // a thousandth into the gap of its neighbour, where it has one exactly a gap away and
+                            // beside it by more than rounding
                             if (
                                 placed.FindIndex(o =>
                                     o != p
@@ -233,7 +235,8 @@ public class GangTests
         return ([.. boxes.Select(b => (b.W - gap, b.H - gap))], length);
     }
 
-    // two of the 11 × 12 or three of which at least two are 10.5 × 13 go on a sheet: 11 sheets of three, the other 13 of the first in 7
+    // two of the 11 × 12 or three of which at least two are 10.5 × 13 go on a sheet: 11 sheets of three, the other 13
+    // of the first in 7
     [Fact]
     public void The_floor_of_sheets_counts_what_really_goes_on_one()
     {
@@ -276,7 +279,8 @@ public class GangTests
         }
     }
 
-    // a mix as a shop lays it, 29 sheets by area, 31 by what is larger than an eighth of a sheet: with the next smaller print and more patience no 31 hold it
+    // a mix as a shop lays it, 29 sheets by area, 31 by what is larger than an eighth of a sheet: with the next smaller
+    // print and more patience no 31 hold it
     [Fact]
     public void A_layout_of_more_than_one_sheet_over_the_floor_is_looked_at_again()
     {

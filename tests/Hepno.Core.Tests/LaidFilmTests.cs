@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Film bought with a layout of one's own: when it is taken, what each print bears, and the layout the owner settled.</summary>
+/// <summary>Film bought with a layout of one's own: when it is taken, what each print bears, and the layout the owner
+/// settled.</summary>
 public class LaidFilmTests
 {
     private static readonly FilmByLayout Sold = new(
@@ -227,7 +228,8 @@ public class LaidFilmTests
                 1,
                 0
             );
-        // 2 × 10.5 + 0.25 in a row: three rows of 10 in each are 31.5 in, so 3 feet, 13.80; both together take 63 in, 6 feet, 27.60
+        // 2 × 10.5 + 0.25 in a row: three rows of 10 in each are 31.5 in, so 3 feet, 13.80; both together take 63 in, 6
+        // feet, 27.60
         var (mine, theirs) = (Of("1", new LaidDesign("a", 10, 10, 6)), Of("1", new LaidDesign("b", 10, 10, 6)));
         var shared = SharedFilm.Reckon(
             on,

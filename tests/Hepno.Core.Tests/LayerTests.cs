@@ -60,7 +60,8 @@ public class LayerTests
 
     private static Mixed Mix(string key) => Mixed.Find(key)!;
 
-    // vinyl beneath has an edge: it shows unless it is painted whole and the film stays within it; a soft screen print has none
+    // vinyl beneath has an edge: it shows unless it is painted whole and the film stays within it; a soft screen print
+    // has none
     public static TheoryData<string, double, double, double, bool> Edges =>
         new()
         {

@@ -8,7 +8,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>A design that comes again: screens a printer keeps, a stitch file that serves; and printers with blanks of their own.</summary>
+/// <summary>A design that comes again: screens a printer keeps, a stitch file that serves; and printers with blanks of
+/// their own.</summary>
 public class MadeBeforeTests
 {
     private static readonly OutsidePrinter Quayside = new(
@@ -73,7 +74,8 @@ public class MadeBeforeTests
     private static DecorationPlan Plan(IDecorationMethod method, AskInHand ask, ShopBook? book = null) =>
         method.Answer(ask, book ?? Book).Decorations[0];
 
-    // on black 2 colours and a base are 3 screens: 3 × 9 kept, 3 × 28 new, or 2 × 9 and a new base of 28 where it was on white before
+    // on black 2 colours and a base are 3 screens: 3 × 9 kept, 3 × 28 new, or 2 × 9 and a new base of 28 where it was
+    // on white before
     public static TheoryData<string, decimal> SetUps =>
         new()
         {
@@ -188,7 +190,8 @@ public class MadeBeforeTests
         );
     }
 
-    // both with care, on a coated blank: the one with its own blanks is the cheaper only while ours costs more than theirs
+    // both with care, on a coated blank: the one with its own blanks is the cheaper only while ours costs more than
+    // theirs
     [Theory]
     [InlineData(2.00, "Quayside")]
     [InlineData(9.00, "Stoneway")]

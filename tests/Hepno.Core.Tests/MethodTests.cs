@@ -240,7 +240,8 @@ public class MethodTests
     [Fact]
     public void Film_by_hand()
     {
-        // 24 pieces at 1.5%: 26 transfers suffice 95 times in 100, so the break from 25 holds: 2.50, and 9.00 freight on 24 is 0.375
+        // 24 pieces at 1.5%: 26 transfers suffice 95 times in 100, so the break from 25 holds: 2.50, and 9.00 freight
+        // on 24 is 0.375
         var plan = new DtfBought().Answer(Ask(24), Book).Decorations[0];
         Assert.Equal(26, plan.Bought);
         Assert.Equal(2.875m, plan.Material.Value);
@@ -250,7 +251,8 @@ public class MethodTests
     [Fact]
     public void Vinyl_by_hand()
     {
-        // two colours fail 3% together: 26 suffice for 24. Boxes 9.5 × 4.5 turned lie four across 19.5: 7 rows of 9.5 = 66.5; plain two across: 13 rows of 4.5 = 58.5 in
+        // two colours fail 3% together: 26 suffice for 24. Boxes 9.5 × 4.5 turned lie four across 19.5: 7 rows of 9.5 =
+        // 66.5; plain two across: 13 rows of 4.5 = 58.5 in
         var plan = new Htv().Answer(Ask(24), Book).Decorations[0];
         Assert.Equal(26, plan.Bought);
         Assert.Equal(58.5, plan.Purchases[0].Rows!.LengthIn);

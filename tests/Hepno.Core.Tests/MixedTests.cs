@@ -11,7 +11,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>One piece decorated in several ways: feasibility, cost and minutes by hand, the order of work, and which mixes are worth a look.</summary>
+/// <summary>One piece decorated in several ways: feasibility, cost and minutes by hand, the order of work, and which
+/// mixes are worth a look.</summary>
 public class MixedTests
 {
     private static readonly EquipmentHour Free = new(0, 0, 1, 1, 0, 0, 0);
@@ -249,7 +250,8 @@ public class MixedTests
         Assert.Empty(Mixes.Ways(MethodTests.Ask(24, Chest), new(Book), Book));
     }
 
-    // a plain chest and back that a screen prints, and a photograph on the sleeve that it does not: mixes take turns with film alone
+    // a plain chest and back that a screen prints, and a photograph on the sleeve that it does not: mixes take turns
+    // with film alone
     [Fact]
     public void The_ribbon_holds_the_mixes_that_are_worth_it()
     {

@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Ways of a whole order: freight of one supplier once, what mixing loses, and figures that no unit moves.</summary>
+/// <summary>Ways of a whole order: freight of one supplier once, what mixing loses, and figures that no unit
+/// moves.</summary>
 public class OrderWaysTests
 {
     private static readonly ShopBook Book = OwnPrintTests.Book;
@@ -93,7 +94,8 @@ public class OrderWaysTests
         Assert.StartsWith("each line its best way (", ways.Sentences[0], StringComparison.Ordinal);
     }
 
-    // inches and centimetres, Fahrenheit and Celsius are words: no figure of a comparison moves by more than 1e-9, and none of its verdicts
+    // inches and centimetres, Fahrenheit and Celsius are words: no figure of a comparison moves by more than 1e-9, and
+    // none of its verdicts
     [Fact]
     public void No_unit_moves_a_figure()
     {

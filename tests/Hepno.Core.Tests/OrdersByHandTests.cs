@@ -9,7 +9,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Orders recomputed by hand (tests/cases/orders-by-hand.csv): what the blanks and the prints of the whole order come to when nothing is spoiled.</summary>
+/// <summary>Orders recomputed by hand (tests/cases/orders-by-hand.csv): what the blanks and the prints of the whole
+/// order come to when nothing is spoiled.</summary>
 public class OrdersByHandTests
 {
     private static readonly EquipmentHour Nothing = new(0, 0, 1, 1, 0, 0, 0);

@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>The prints of a line together on the shop's own film: what each pays by hand, layouts settled, prints of the drawer, more than one layout holds.</summary>
+/// <summary>The prints of a line together on the shop's own film: what each pays by hand, layouts settled, prints of
+/// the drawer, more than one layout holds.</summary>
 public class OwnFilmTests
 {
     private static readonly FilmPrinter Skua = new(
@@ -51,7 +52,8 @@ public class OwnFilmTests
 
     private static decimal Film(DecorationPlan d) => d.Material.Parts.Single(p => p.Code == "film").Value;
 
-    // a front of 9 x 8 with its gap is 9.25 across of 13, one after the other 8.25 apart; a sleeve of 3.25 lies in the 3.75 beside: so many fronts, so many times 8.25
+    // a front of 9 x 8 with its gap is 9.25 across of 13, one after the other 8.25 apart; a sleeve of 3.25 lies in the
+    // 3.75 beside: so many fronts, so many times 8.25
     [Fact]
     public void Small_prints_lie_beside_large_ones_and_each_pays_by_its_area()
     {
@@ -144,7 +146,8 @@ public class OwnFilmTests
         Assert.Equal((0m, 0, 0), (none.Material.Value, none.Purchases.Count, none.Preparation.Count));
     }
 
-    // on YM it is scaled to what that takes, on M it is whole: those of one size lie in the drawer, those of the other are printed
+    // on YM it is scaled to what that takes, on M it is whole: those of one size lie in the drawer, those of the other
+    // are printed
     [Theory]
     [InlineData("YM")]
     [InlineData("M")]

@@ -15,7 +15,8 @@ using NodaTime;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Own film, dye prints and screened transfers: the worked example, verdicts, and what the money is made of.</summary>
+/// <summary>Own film, dye prints and screened transfers: the worked example, verdicts, and what the money is made
+/// of.</summary>
 public class OwnPrintTests
 {
     private static readonly EquipmentHour Machine = new(6000, 1000, 4, 800, 0.8, 0.5, 0.40m);
@@ -157,7 +158,8 @@ public class OwnPrintTests
         );
         // the limit of a well-filled roll: the box with its gap
         Assert.Equal(0.3725m, Money.Times(10.75 * 8.25, Skua.FilmPricePerIn2), 4);
-        // cleaning 20 ml x 0.05 over 40 prints; 84 in2 at 11 a minute on a machine of 5000/3200 + 0.4 kW x 0.21 + 0.40 an hour
+        // cleaning 20 ml x 0.05 over 40 prints; 84 in2 at 11 a minute on a machine of 5000/3200 + 0.4 kW x 0.21 + 0.40
+        // an hour
         Assert.Equal(0.025m, Part(print, "cleaning"));
         Assert.Equal((1.5625m + 0.084m + 0.40m) * (decimal)(84.0 / 11 / 60), Part(print, "machine"), 6);
     }
@@ -239,7 +241,8 @@ public class OwnPrintTests
     [Fact]
     public void Screened_transfers_are_bought_past_the_need_when_that_costs_less()
     {
-        // one colour and a counted white base on black: two colours, priced as three; 32 needed at 3.60 are 115.20, 36 at 2.60 are 93.60
+        // one colour and a counted white base on black: two colours, priced as three; 32 needed at 3.60 are 115.20, 36
+        // at 2.60 are 93.60
         var d = Assert.Single(
             new ScreenTransfer().Answer(MethodTests.Ask(30, MethodTests.Front(9, 4, 1)), Book).Decorations
         );

@@ -5,7 +5,8 @@ using Hepno.Core.Orders;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Where the shop prints: its own figures, its own places, what is beyond customary and what no garment holds.</summary>
+/// <summary>Where the shop prints: its own figures, its own places, what is beyond customary and what no garment
+/// holds.</summary>
 public sealed class PlaceTests
 {
     private static readonly string[] Sizes =

@@ -233,7 +233,8 @@ public class PriceTests
         Assert.True(guarded.Total <= offered.Cliff.Total && guarded.Total > offered.Cliff.Total - 0.34m);
         Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
         Assert.Null(At(cliffs, 50).Cliff);
-        // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity come to no less
+        // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity
+        // come to no less
         Assert.Equal(
             guarded.Total,
             Sent(

@@ -6,7 +6,8 @@ using Hepno.Core.Methods;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Designs by their own outlines: what is measured, what may lie in their corners, what is saved and what cutting round costs.</summary>
+/// <summary>Designs by their own outlines: what is measured, what may lie in their corners, what is saved and what
+/// cutting round costs.</summary>
 public class PrintOutlineTests
 {
     // a gate: a quarter of its height across the top, a quarter of its width down each side
@@ -203,7 +204,8 @@ public class PrintOutlineTests
             iter: 300
         );
 
-    // two gates of 10 in go beside one another: six rows of 10.5 hold all, a mark in each; as boxes the marks take three rows more
+    // two gates of 10 in go beside one another: six rows of 10.5 hold all, a mark in each; as boxes the marks take
+    // three rows more
     [Fact]
     public void A_search_lays_the_marks_into_the_gates()
     {

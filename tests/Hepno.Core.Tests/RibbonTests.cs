@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>The cheapest way from 1 to 500 pieces: held against the full computation, and its stretches, crossings and close bands.</summary>
+/// <summary>The cheapest way from 1 to 500 pieces: held against the full computation, and its stretches, crossings and
+/// close bands.</summary>
 public class RibbonTests
 {
     private static readonly OutsidePrinter Quayside = new(
@@ -193,7 +194,8 @@ public class RibbonTests
         }
     }
 
-    // between two breakpoints the total never falls, and every fall is one: a tier, a break, a sheet or step, a least number
+    // between two breakpoints the total never falls, and every fall is one: a tier, a break, a sheet or step, a least
+    // number
     [Theory]
     [InlineData("htv")]
     [InlineData("screen-transfer")]

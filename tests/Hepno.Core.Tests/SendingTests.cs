@@ -166,7 +166,8 @@ public class SendingTests
         }
     }
 
-    // 2.00 more at twice the costs is 4.12 with fees, rounded up 4.50; the base price is what an order of plain sizes has, free freight that the dear ones reach included
+    // 2.00 more at twice the costs is 4.12 with fees, rounded up 4.50; the base price is what an order of plain sizes
+    // has, free freight that the dear ones reach included
     [Fact]
     public void The_base_price_is_of_plain_sizes_but_of_the_invoice_as_it_is()
     {

@@ -4,7 +4,8 @@ using Hepno.Core.Methods;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Film in set lengths: the cheapest that holds the order, and several of the longest before it where none does.</summary>
+/// <summary>Film in set lengths: the cheapest that holds the order, and several of the longest before it where none
+/// does.</summary>
 public class SetLengthTests
 {
     private static readonly FilmByLayout Lengths = new(

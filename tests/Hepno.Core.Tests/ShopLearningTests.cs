@@ -66,7 +66,8 @@ public class ShopLearningTests
                 ),
                 .. StepStandards.Default.After.Take(1),
             ];
-        // thread 10, lint 5, pre-press 2 + 5 + 2, position 12; 2 + 15 + 2; lift 4, peel 4, re-load 7, cover 3, lift 4, look 6; 2 + 8 + 2
+        // thread 10, lint 5, pre-press 2 + 5 + 2, position 12; 2 + 15 + 2; lift 4, peel 4, re-load 7, cover 3, lift 4,
+        // look 6; 2 + 8 + 2
         var standards = LapStandards.Seconds(steps);
         Assert.Equal([36.0, 19, 28, 12], StepLap.Steps.Select(s => standards[s]));
         RunEvent Timed(int piece, double lay, RunVerdict verdict = RunVerdict.Good) =>

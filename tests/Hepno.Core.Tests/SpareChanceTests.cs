@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>How sure a shop wants to be that a run comes out whole is a number of its own, and so is how long a test piece takes.</summary>
+/// <summary>How sure a shop wants to be that a run comes out whole is a number of its own, and so is how long a test
+/// piece takes.</summary>
 public class SpareChanceTests
 {
     private static ShopBook Wanting(double share) =>

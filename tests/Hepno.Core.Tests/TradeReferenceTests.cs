@@ -3,7 +3,8 @@ using System.Text.RegularExpressions;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>What comments say of the trade's rules is there: "docs/trade 8" is the page 08 of docs/trade, "docs/trade 15.3" the third point of its list.</summary>
+/// <summary>What comments say of the trade's rules is there: "docs/trade 8" is the page 08 of docs/trade, "docs/trade
+/// 15.3" the third point of its list.</summary>
 public partial class TradeReferenceTests
 {
     private static readonly string Pages = Path.Combine(Tree.Root, "docs", "trade");

@@ -42,7 +42,8 @@ public class UpkeepTests
     [Fact]
     public void Its_minutes_and_money_are_in_the_hour_of_the_machine()
     {
-        // 5 days × 52 = 260 checks of 3 min at 18.00 and 0.15: 273.00; 52 cleans of 10 min and 2.40: 280.80; 6 blades of 5 min and 9.00: 63.00
+        // 5 days × 52 = 260 checks of 3 min at 18.00 and 0.15: 273.00; 52 cleans of 10 min and 2.40: 280.80; 6 blades
+        // of 5 min and 9.00: 63.00
         var hour = Printer.PerHour(18.00m, 5, 500);
         Assert.Equal(273.00m + 280.80m + 63.00m, hour.Parts[0].Value);
         Assert.Equal(616.80m / 500, hour.Value);

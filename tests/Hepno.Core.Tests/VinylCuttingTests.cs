@@ -23,7 +23,8 @@ public class VinylCuttingTests
     [Fact]
     public void Close_where_the_film_saved_is_worth_more_than_the_aligning()
     {
-        // block: twice 54 in; close: 54 and 24 in, so 30 in at 3.10 a foot = 7.75 less; 12 s × 24 pieces at 22.00 = 1.76
+        // block: twice 54 in; close: 54 and 24 in, so 30 in at 3.10 a foot = 7.75 less; 12 s × 24 pieces at 22.00 =
+        // 1.76
         var close = VinylCutting.Cheaper(Tern, 24, Roll, 19.5, 24, 12, 22m)!;
         Assert.Equal((true, 7.75m, 1.76m), (close.IsClose, close.Film, close.Aligning));
         Assert.Equal([54.0, 24.0], close.Layers.Select(l => l.Rows.LengthIn));
@@ -120,7 +121,8 @@ public class VinylCuttingTests
     public void A_piece_on_the_shelf_is_used_before_the_roll_and_costs_nothing_more()
     {
         var bought = new Htv().Answer(MethodTests.Ask(24, Tern), MethodTests.Book).Decorations[0];
-        // boxes of 6.5 × 3: two across and three down go on 13.5 × 10; the other 20 of 26 take 7 rows of three: 21 in instead of 27
+        // boxes of 6.5 × 3: two across and three down go on 13.5 × 10; the other 20 of 26 take 7 rows of three: 21 in
+        // instead of 27
         var offer = VinylPieces
             .For(
                 bought.Purchases[1],

@@ -8,13 +8,15 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Before money is spent: make or buy, what a way takes to begin with, what a launch ties up, the press a size needs; by hand.</summary>
+/// <summary>Before money is spent: make or buy, what a way takes to begin with, what a launch ties up, the press a size
+/// needs; by hand.</summary>
 public class WeighingTests
 {
     private static readonly FigureFormat F = FigureFormat.Default;
     private static readonly MakeOrBuyCase Film = new(2000m, 400, 2.90m, 0.55m, 3, 20m, 60m, 40m, 50, 0.2, 4.50m);
 
-    // docs/trade 14: 2.90 against 0.55 at 20 an hour breaks even at 7.05 minutes; at 3 minutes each saves 2.35 − 1.00 = 1.35, 2,000 ÷ 1.35 = 1,482 prints
+    // docs/trade 14: 2.90 against 0.55 at 20 an hour breaks even at 7.05 minutes; at 3 minutes each saves 2.35 − 1.00 =
+    // 1.35, 2,000 ÷ 1.35 = 1,482 prints
     [Fact]
     public void Making_breaks_even_at_the_minutes_its_saving_pays_for()
     {
@@ -103,7 +105,8 @@ public class WeighingTests
         );
     }
 
-    // 40 shirts with bought film: blanks landed, the prints with one freight and nothing else is money out before a sale
+    // 40 shirts with bought film: blanks landed, the prints with one freight and nothing else is money out before a
+    // sale
     [Fact]
     public void A_launch_ties_up_blanks_and_prints_and_loses_the_prints_alone_while_blanks_stay_plain()
     {

@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Prices and rates tried at other levels, which of them moves a cost most, and the old rule of thumb beside the price.</summary>
+/// <summary>Prices and rates tried at other levels, which of them moves a cost most, and the old rule of thumb beside
+/// the price.</summary>
 public class WhatIfTests
 {
     private static readonly AskInHand Ask = MethodTests.Ask(

@@ -7,7 +7,8 @@ using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>The worked examples 1, 2, 4, 6, 7 and 8 of the job's description, within half a unit of the last printed digit.</summary>
+/// <summary>The worked examples 1, 2, 4, 6, 7 and 8 of the job's description, within half a unit of the last printed
+/// digit.</summary>
 public class WorkedExamples
 {
     private static Figure In(string code, decimal value) =>

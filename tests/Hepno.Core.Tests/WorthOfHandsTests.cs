@@ -116,7 +116,8 @@ public class WorthOfHandsTests
         );
     }
 
-    // with all the time there is the most money leads, and the sentence says what it takes; with none, an hour has its worth
+    // with all the time there is the most money leads, and the sentence says what it takes; with none, an hour has its
+    // worth
     [Fact]
     public void The_advice_says_money_and_hands_both()
     {
@@ -180,7 +181,8 @@ public class WorthOfHandsTests
         }
     }
 
-    // where hands are dear, what takes few of them is better for us from some quantity on: its own crossing, with its own figures
+    // where hands are dear, what takes few of them is better for us from some quantity on: its own crossing, with its
+    // own figures
     [Fact]
     public void Better_for_us_is_a_crossing_of_its_own()
     {

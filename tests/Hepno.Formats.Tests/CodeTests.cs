@@ -64,7 +64,8 @@ public class CodeTests
             code.Size
         );
         var drawing =
-            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {code.Size} {code.Size}\"><path transform=\"{turned}\" d=\"{code.Path}\"/></svg>";
+            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {code.Size} {code.Size}\"><path "
+            + $"transform=\"{turned}\" d=\"{code.Path}\"/></svg>";
         var found = CodeReader.Find(PictureFile.Read(Encoding.UTF8.GetBytes(drawing), 1000))!;
         Assert.Equal((Link, mirrored), (found.Text, found.Mirrored));
         Assert.Equal(
@@ -142,7 +143,9 @@ public class CodeTests
         var code = QrCode.Of(Link);
         var side = code.Size - (2 * without);
         var drawing =
-            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"{-margin} {-margin} {code.Size + (2 * margin)} {code.Size + (2 * margin)}\"><path d=\"M{without} {without}h{side}v{side}h-{side}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
+            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"{-margin} {-margin} {code.Size + (2 * margin)} "
+            + $"{code.Size + (2 * margin)}\"><path d=\"M{without} {without}h{side}v{side}h-{side}z\" "
+            + $"fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
         var faults = DesignFaults.Find(
             At(PictureFile.Read(Encoding.UTF8.GetBytes(drawing), 1000), 3).Report,
             3,

@@ -126,7 +126,8 @@ public class LayoutFileTests
     [Fact]
     public void A_long_roll_goes_out_in_bands_with_its_scale_in_the_file()
     {
-        // 22 × 240 in would be two gigabytes at once; its length by a tenth of the width is enough to see that nothing is
+        // 22 × 240 in would be two gigabytes at once; its length by a tenth of the width is enough to see that nothing
+        // is
         var roll = new LaidSheet("T-2", 2.2, 240, [new("flag", "Front", 0.1, 239.75, 0.4, 0.2, false)]);
         var before = GC.GetAllocatedBytesForCurrentThread();
         using var to = new Counted();

@@ -3,7 +3,8 @@ using Hepno.Core.Artwork;
 
 namespace Hepno.Formats.Tests;
 
-/// <summary>Drawings in lines: what is allowed is drawn as it stands, what could do anything else never gets to be drawn.</summary>
+/// <summary>Drawings in lines: what is allowed is drawn as it stands, what could do anything else never gets to be
+/// drawn.</summary>
 public class SvgTests
 {
     private static byte[] Svg(string inner, string head = "") =>
@@ -111,7 +112,8 @@ public class SvgTests
             "The pictures inside the drawing have more than 100 million pixels together",
             Refused(
                 Svg(
-                    $"<defs><image id=\"i\" href=\"{large}\" width=\"9\" height=\"9\"/></defs><use href=\"#i\"/><use href=\"#i\"/>"
+                    $"<defs><image id=\"i\" href=\"{large}\" width=\"9\" height=\"9\"/></defs><use "
+                        + "href=\"#i\"/><use href=\"#i\"/>"
                 )
             ),
             StringComparison.Ordinal

@@ -5,7 +5,8 @@ using NodaTime;
 
 namespace Hepno.Store.Tests;
 
-/// <summary>What a document is made of, in lines: a row for each object in it, named by the shortest way to it, with its members.</summary>
+/// <summary>What a document is made of, in lines: a row for each object in it, named by the shortest way to it, with
+/// its members.</summary>
 internal static class DocumentForm
 {
     public static IReadOnlyList<string> Lines(JsonTypeInfo root)
@@ -38,7 +39,8 @@ internal static class DocumentForm
                 .Properties.Where(p => p.Get is not null && p.Set is not null || IsParameter(of, p))
                 .OrderBy(p => p.Name, StringComparer.Ordinal)
                 .Select(p =>
-                    $"{p.Name}{(p.IsGetNullable || Nullable.GetUnderlyingType(p.PropertyType) is not null ? "?" : "")} {Kind(p.PropertyType, $"{way}.{p.Name}")}"
+                    $"{p.Name}{(p.IsGetNullable || Nullable.GetUnderlyingType(p.PropertyType) is not null ? "?" : "")} "
+                    + $"{Kind(p.PropertyType, $"{way}.{p.Name}")}"
                 );
             lines.Add($"{way}: {string.Join(", ", members)}");
         }

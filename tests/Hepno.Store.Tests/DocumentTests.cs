@@ -4,10 +4,12 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store.Tests;
 
-/// <summary>What is kept for years is read in every form it was ever written in, and no form changes under its number.</summary>
+/// <summary>What is kept for years is read in every form it was ever written in, and no form changes under its
+/// number.</summary>
 public class DocumentTests
 {
-    // tests/cases/documents/kept-N.jsonl: kind and document of every kind that has a version N, as that version wrote it; the same things in each
+    // tests/cases/documents/kept-N.jsonl: kind and document of every kind that has a version N, as that version wrote
+    // it; the same things in each
     private static readonly Dictionary<string, Kept> All = Kinds().ToDictionary(k => k.Name);
 
     public static TheoryData<string> Names => [.. All.Keys];
@@ -22,7 +24,9 @@ public class DocumentTests
         var pinned = File.Exists(file) ? File.ReadAllText(file) : "";
         Assert.True(
             pinned == now,
-            $"A {name} is kept otherwise than version {kept.Version} says. Older ones must still be read: give its Document a lift to the next version, keep this form's file and its fixtures, and add {Path.GetFileName(file)} of the next version:\n{now}"
+            $"A {name} is kept otherwise than version {kept.Version} says. Older ones must still be read: give "
+                + "its Document a lift to the next version, keep this form's file and its fixtures, and add "
+                + $"{Path.GetFileName(file)} of the next version:\n{now}"
         );
     }
 
@@ -93,7 +97,8 @@ public class DocumentTests
                 old.Open();
                 Run(
                     old,
-                    "CREATE TABLE history (seq INTEGER PRIMARY KEY, json TEXT) STRICT; INSERT INTO history VALUES (1, '{\"Name\":\"ä\"}'), (2, NULL)"
+                    "CREATE TABLE history (seq INTEGER PRIMARY KEY, json TEXT) STRICT; INSERT INTO history "
+                        + "VALUES (1, '{\"Name\":\"ä\"}'), (2, NULL)"
                 );
                 Run(
                     old,

@@ -70,7 +70,8 @@ public class NumbersLiftTests
         (IReadOnlyList<Packaging>, IReadOnlyList<int>) b
     ) => a.Item1.SequenceEqual(b.Item1) && a.Item2.SequenceEqual(b.Item2);
 
-    // texts and numbers anywhere, without their places, words as history and as quotes spell them alike; nothing is said of what is empty
+    // texts and numbers anywhere, without their places, words as history and as quotes spell them alike; nothing is
+    // said of what is empty
     private static List<string> Figures(JsonNode node) =>
         [
             .. node switch

@@ -445,7 +445,8 @@ public sealed class ShelfTests : IDisposable
         Assert.True(db.Write(c => PairedDeviceStore.SetRole(c, "t", DeviceRole.Counter, Deed.At)));
         Assert.Equal(DeviceRole.Counter, db.Read(c => PairedDeviceStore.Admitted(c, "hash"))!.Role);
         Assert.Empty(db.Read(PairedDeviceStore.Untold));
-        // what stood on the order stands on its one line, the quote's figures to the last digit, and the old shape cannot be put back
+        // what stood on the order stands on its one line, the quote's figures to the last digit, and the old shape
+        // cannot be put back
         var order = db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value;
         var line = Assert.Single(order.Ask.Lines);
         Assert.Equal(("1", 12, 18.5m, "f"), (line.Id, line.Pieces, line.Mark, line.Placements[0].Id));

@@ -284,7 +284,8 @@ public sealed class StoreTests : IDisposable
             .. Directory
                 .EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories)
                 .Select(f =>
-                    $"{Path.GetRelativePath(folder, f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}"
+                    $"{Path.GetRelativePath(folder, f)} "
+                    + $"{Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}"
                 )
                 .Order(StringComparer.Ordinal),
         ];

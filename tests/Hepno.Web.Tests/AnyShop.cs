@@ -6,7 +6,8 @@ using Hepno.Core.Orders;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Makes shops and asks at random out of what a shop has: half set up, oddly priced, asked for what nobody expects.</summary>
+/// <summary>Makes shops and asks at random out of what a shop has: half set up, oddly priced, asked for what nobody
+/// expects.</summary>
 public sealed class AnyShop(JsonNode document, int seed)
 {
     private readonly Random dice = new(seed);

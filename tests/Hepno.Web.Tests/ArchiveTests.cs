@@ -190,7 +190,8 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         }
     }
 
-    // what older archives wrote though it follows from the rest; a quote's numbers lay otherwise and are looked at below
+    // what older archives wrote though it follows from the rest; a quote's numbers lay otherwise and are looked at
+    // below
     private static readonly string[] Follows =
     [
         "orders.json.code",

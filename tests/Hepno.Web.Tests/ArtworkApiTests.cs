@@ -9,7 +9,8 @@ using SkiaSharp;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Pictures through the API: taken in, measured, looked at, mended; and what is no picture refused in a sentence.</summary>
+/// <summary>Pictures through the API: taken in, measured, looked at, mended; and what is no picture refused in a
+/// sentence.</summary>
 public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
 {
     private static readonly string Due = Shop.DaysOn(30);
@@ -141,7 +142,8 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
     {
         var code = QrCode.Of("https://ternandtallow.example/boat");
         var drawing =
-            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {code.Size} {code.Size}\"><path d=\"M0 0h{code.Size}v{code.Size}h-{code.Size}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
+            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {code.Size} {code.Size}\"><path d=\"M0 "
+            + $"0h{code.Size}v{code.Size}h-{code.Size}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
         var (status, design) = await File(
             "boat-code",
             Encoding.UTF8.GetBytes(drawing),

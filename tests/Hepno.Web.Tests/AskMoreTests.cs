@@ -8,7 +8,8 @@ using UglyToad.PdfPig;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Orders as they come: the customer's own garments, several days, files, templates, and what an artwork remembers.</summary>
+/// <summary>Orders as they come: the customer's own garments, several days, files, templates, and what an artwork
+/// remembers.</summary>
 public class AskMoreTests(Shop shop) : IClassFixture<Shop>
 {
     private static JsonObject Line(string id, bool theirs = false, string? due = null, string? design = null) =>

@@ -15,7 +15,8 @@ public class ComputeTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task Rows_on_a_roll_take_the_shorter_way_round()
     {
-        // 9.5 x 4.5 with margins: two across along 19.5, or turned four across; 10 boxes are 5 rows of 4.5 or 3 rows of 9.5
+        // 9.5 x 4.5 with margins: two across along 19.5, or turned four across; 10 boxes are 5 rows of 4.5 or 3 rows of
+        // 9.5
         var (status, rows) = await shop.Send(
             HttpMethod.Post,
             "/api/compute/rows",

@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Copies made, tried and put back while the shop is open; one that fails is told on every screen and stops nothing.</summary>
+/// <summary>Copies made, tried and put back while the shop is open; one that fails is told on every screen and stops
+/// nothing.</summary>
 public sealed class CopyApiTests : IDisposable
 {
     private readonly Shop shop = new(demo: false);
@@ -202,7 +203,8 @@ public sealed class CopyApiTests : IDisposable
         var first = File.ReadAllText(Path.Combine(Tree.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
         Sql(
             folder,
-            $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')"
+            $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES "
+                + "('a', 1, 'Ansel', '', 'ansel')"
         );
         using (var db = new Db(folder))
         {

@@ -4,7 +4,8 @@ using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Tables from other programs: their encodings, their names for columns, what they would change, and a supplier's feed.</summary>
+/// <summary>Tables from other programs: their encodings, their names for columns, what they would change, and a
+/// supplier's feed.</summary>
 public class CsvLookTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<string> Out(string kind) => await shop.CreateClient().GetStringAsync($"/api/csv/{kind}");
@@ -151,7 +152,8 @@ public class CsvLookTests(Shop shop) : IClassFixture<Shop>
         const string Row = "Weir 170,Dunlin,zip hoodie,100 cotton,300,330,14,12,2,Navy #2b3b5e dark,S; M";
         var (status, report) = await In(
             "styles",
-            $"{Head},thickness,migration,features,tiers,free_freight,pack_of,cut_off,code_price,code_until\n{Row},middle,high,tear-away label; pocket,24: 13.10; over 500: 12.90,350,6,14:00,12.50,2027-01-31\n"
+            $"{Head},thickness,migration,features,tiers,free_freight,pack_of,cut_off,code_price,code_until\n{Row},middle,high,tear-away "
+                + "label; pocket,24: 13.10; over 500: 12.90,350,6,14:00,12.50,2027-01-31\n"
         );
         Assert.True(status == 200, report.ToString());
         async Task<JsonElement> Weir() =>

@@ -2,7 +2,8 @@ using System.Text.Json;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Tables out and in: what went out comes in as it was, a wrong cell keeps everything out and is named.</summary>
+/// <summary>Tables out and in: what went out comes in as it was, a wrong cell keeps everything out and is
+/// named.</summary>
 public class CsvTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<string> Out(string kind) => await shop.CreateClient().GetStringAsync($"/api/csv/{kind}");
@@ -37,7 +38,8 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
     {
         var (status, report) = await In(
             "materials",
-            "Supplier;Product;Width in;Price foot;Margin in;Freight;Days\r\nTidewell;Smooth vinyl;19,5;3,30;0,25;7,50;2\r\nDunlin;Glitter vinyl;18;5,10;0,25;6;4\r\n"
+            "Supplier;Product;Width in;Price foot;Margin in;Freight;Days\r\nTidewell;Smooth "
+                + "vinyl;19,5;3,30;0,25;7,50;2\r\nDunlin;Glitter vinyl;18;5,10;0,25;6;4\r\n"
         );
         Assert.True(status == 200, report.ToString());
         Assert.Equal((1, 1), (report.GetProperty("added").GetInt32(), report.GetProperty("changed").GetInt32()));

@@ -4,7 +4,8 @@ using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>No document ever states a total that differs from the sum of its lines by a cent: orders and rules drawn by a seed.</summary>
+/// <summary>No document ever states a total that differs from the sum of its lines by a cent: orders and rules drawn by
+/// a seed.</summary>
 public class DocumentTests(Shop shop) : IClassFixture<Shop>
 {
     private const int Seed = 20_261_125;

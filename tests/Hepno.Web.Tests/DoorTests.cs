@@ -6,7 +6,8 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Every route, document and file, spelled in six ways, asked for by everybody who may stand at the door.</summary>
+/// <summary>Every route, document and file, spelled in six ways, asked for by everybody who may stand at the
+/// door.</summary>
 public class DoorTests(Shop shop) : IClassFixture<Shop>
 {
     private const string Outsider = "10.0.0.7";

@@ -5,7 +5,8 @@ using SkiaSharp;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Copies laid on top of an order's go into the drawer when the film is here, and are offered when the design comes again.</summary>
+/// <summary>Copies laid on top of an order's go into the drawer when the film is here, and are offered when the design
+/// comes again.</summary>
 public class DrawerTests(Shop shop) : IClassFixture<Shop>
 {
     private const string Ground = "\"filmId\":\"ferrow\",\"on\":\"roll\"";

@@ -52,7 +52,8 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
         Assert.True(status == 200, $"{deed}: {status} {body}");
     }
 
-    /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out; with a mark on the sleeve too where it is wanted.</summary>
+    /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out; with a mark
+    /// on the sleeve too where it is wanted.</summary>
     public async Task Ask(bool complete = true, bool sleeve = false)
     {
         await shop.Send(
@@ -67,7 +68,8 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
         Assert.True(status == 200, body.ToString());
     }
 
-    /// <summary>An ask as read, as it is sent again: what only the answer has is left out, and some fields are changed.</summary>
+    /// <summary>An ask as read, as it is sent again: what only the answer has is left out, and some fields are
+    /// changed.</summary>
     public static string Body(string ask, params (string Field, object Value)[] changes)
     {
         var body = JsonNode.Parse(ask)!.AsObject();

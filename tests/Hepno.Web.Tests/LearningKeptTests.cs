@@ -6,7 +6,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>What is learned is kept an order, read anew when the order or its verdicts change, and is the same however it was read.</summary>
+/// <summary>What is learned is kept an order, read anew when the order or its verdicts change, and is the same however
+/// it was read.</summary>
 public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<long> Sql(string sql)

@@ -5,7 +5,8 @@ using SkiaSharp;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>A line's layout over the API: looked at, tried, filled, searched, settled, brought in and given away.</summary>
+/// <summary>A line's layout over the API: looked at, tried, filled, searched, settled, brought in and given
+/// away.</summary>
 public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
 {
     private const string Ground = "\"filmId\":\"ferrow\",\"on\":\"roll\"";

@@ -144,7 +144,8 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
                 .GetDecimal();
         await Asked("alone", [Line(1, "brae", "black", 10)]);
         await Asked("beside", [Line(1, "brae", "black", 10), Line(2, "hollin", "navy", 30)]);
-        // 30 pieces more from the same mill: 25 order minutes, the card's fixed part and 12.00 of freight go over 40 pieces instead of 10
+        // 30 pieces more from the same mill: 25 order minutes, the card's fixed part and 12.00 of freight go over 40
+        // pieces instead of 10
         var numbers = (await shop.Get("/api/numbers")).GetProperty("value");
         var hour = numbers.GetProperty("wage").GetDecimal() + numbers.GetProperty("overheadPerHour").GetDecimal();
         var once = (25m / 60 * hour) + 0.60m + 12m;
@@ -173,7 +174,8 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
                 .GetProperty("sizes")
                 .EnumerateArray()
                 .Select(s =>
-                    $"{s.GetProperty("lineId").GetString()} {s.GetProperty("size").GetString()} {s.GetProperty("good").GetInt32()} {s.GetProperty("spoiled").GetInt32()}"
+                    $"{s.GetProperty("lineId").GetString()} {s.GetProperty("size").GetString()} "
+                    + $"{s.GetProperty("good").GetInt32()} {s.GetProperty("spoiled").GetInt32()}"
                 )
         );
         await journey.Verdict("two-event-3b", 3, "L", attempt: 2);
@@ -282,7 +284,8 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
                 .GetProperty("ways")
                 .EnumerateArray()
                 .Select(w =>
-                    $"{w.GetProperty("parcels").GetInt32()} × {w.GetProperty("packaging").GetProperty("name").GetString()}"
+                    $"{w.GetProperty("parcels").GetInt32()} × "
+                    + $"{w.GetProperty("packaging").GetProperty("name").GetString()}"
                 )
         );
         Assert.Equal("14 pieces still to count", sending.GetProperty("waits").GetString());

@@ -5,7 +5,8 @@ using SkiaSharp;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>An artwork that comes again through the API: what was made of it is remembered once its run began, until its picture changes.</summary>
+/// <summary>An artwork that comes again through the API: what was made of it is remembered once its run began, until
+/// its picture changes.</summary>
 public class MadeBeforeApiTests
 {
     private static async Task Draw(Shop shop, SKColor colour, string? version = null)

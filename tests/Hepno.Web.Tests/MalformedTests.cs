@@ -6,7 +6,8 @@ using Xunit.Abstractions;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Calls out of the API document with what nobody should send: each is refused in words, none is a fault, and a refused one leaves nothing behind.</summary>
+/// <summary>Calls out of the API document with what nobody should send: each is refused in words, none is a fault, and
+/// a refused one leaves nothing behind.</summary>
 public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture<Shop>
 {
     private const int Seed = 20261129;
@@ -77,7 +78,8 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
             }
         }
         output.WriteLine(
-            $"seed {Seed}, {Calls} calls of {calls.Operations} operations: {string.Join(", ", counts.Select(c => $"{c.Key} × {c.Value}"))}"
+            $"seed {Seed}, {Calls} calls of {calls.Operations} operations: "
+                + $"{string.Join(", ", counts.Select(c => $"{c.Key} × {c.Value}"))}"
         );
         Assert.True(wrong.Count == 0, $"{wrong.Count} of {Calls}:\n{string.Join('\n', wrong.Take(60))}");
     }

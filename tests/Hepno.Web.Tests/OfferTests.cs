@@ -5,7 +5,8 @@ using UglyToad.PdfPig;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Other ways offered beside a quote, price breaks taken, what steps took, prices through time, the language of dates.</summary>
+/// <summary>Other ways offered beside a quote, price breaks taken, what steps took, prices through time, the language
+/// of dates.</summary>
 public class OfferTests(Shop shop) : IClassFixture<Shop>
 {
     private static readonly string Due = Shop.DaysOn(30);

@@ -4,7 +4,8 @@ using System.Text.Json;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Devices of the shop's network: told nothing before the code, let in by it, shut out at the counter.</summary>
+/// <summary>Devices of the shop's network: told nothing before the code, let in by it, shut out at the
+/// counter.</summary>
 public class PairingTests(Shop shop) : IClassFixture<Shop>
 {
     // without a jar of its own: each test shows the cookie it was given

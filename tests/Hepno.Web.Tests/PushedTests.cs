@@ -4,7 +4,8 @@ using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>An order that is taken on says whom it pushes behind their promise; machines that run day and night are the owner's to say.</summary>
+/// <summary>An order that is taken on says whom it pushes behind their promise; machines that run day and night are the
+/// owner's to say.</summary>
 public class PushedTests(Shop shop) : IClassFixture<Shop>
 {
     [Fact]

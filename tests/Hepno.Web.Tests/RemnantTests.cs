@@ -2,7 +2,8 @@ using System.Text.Json;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Pieces of vinyl: offered where they save film, used before the roll, spoken for by one order alone.</summary>
+/// <summary>Pieces of vinyl: offered where they save film, used before the roll, spoken for by one order
+/// alone.</summary>
 public class RemnantTests(Shop shop) : IClassFixture<Shop>
 {
     private const string Choose = """{"methodId":"htv"}""";

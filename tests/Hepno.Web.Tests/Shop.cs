@@ -16,10 +16,12 @@ using NodaTime.Text;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>The program on real Kestrel with a real database in a folder of its own, filled with the demo shop.</summary>
+/// <summary>The program on real Kestrel with a real database in a folder of its own, filled with the demo
+/// shop.</summary>
 public sealed class Shop : WebApplicationFactory<Program>
 {
-    /// <summary>Where the shop's clock begins: a Tuesday morning, so that no test hangs on the hour it is run at.</summary>
+    /// <summary>Where the shop's clock begins: a Tuesday morning, so that no test hangs on the hour it is run
+    /// at.</summary>
     private static readonly Instant Begins = Instant.FromUtc(2026, 3, 10, 9, 30, 0);
 
     private readonly bool demo;
@@ -53,7 +55,8 @@ public sealed class Shop : WebApplicationFactory<Program>
         Assert.True(status == 200, said.ToString());
     }
 
-    /// <summary>Waits until what past orders taught is kept: what hours earned is known from then on, and answers stay as they are.</summary>
+    /// <summary>Waits until what past orders taught is kept: what hours earned is known from then on, and answers stay
+    /// as they are.</summary>
     public async Task HasLearned()
     {
         await using var connection = new SqliteConnection($"Data Source={Path.Combine(Folder, "hepno.db")}");

@@ -4,7 +4,8 @@ using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
-/// <summary>Twelve asks at the demo shop's prices: what is recommended, what must be refused and why (tests/cases/twelve.csv); and work without heat taken along the whole line.</summary>
+/// <summary>Twelve asks at the demo shop's prices: what is recommended, what must be refused and why
+/// (tests/cases/twelve.csv); and work without heat taken along the whole line.</summary>
 public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
 {
     public static TheoryData<string> Cases => [.. Rows.Skip(1).Select(r => r[0])];

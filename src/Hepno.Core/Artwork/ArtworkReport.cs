@@ -7,7 +7,8 @@ namespace Hepno.Core.Artwork;
 /// <param name="Text">What it says when it is read.</param>
 /// <param name="ModulePx">Side of one of its squares, px.</param>
 /// <param name="Box">Where it is.</param>
-/// <param name="HasGround">True when its light squares and a border of them are painted in the picture; false too where it was measured before Hepno looked.</param>
+/// <param name="HasGround">True when its light squares and a border of them are painted in the picture; false too where
+/// it was measured before Hepno looked.</param>
 public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool HasGround = false)
 {
     /// <summary>True when it is drawn the wrong way round.</summary>
@@ -54,8 +55,10 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
 /// <param name="Code">A square code in it, or null.</param>
 /// <param name="Ink">How much of each ink it takes; null where it was measured before Hepno looked.</param>
-/// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before Hepno looked.</param>
-/// <param name="Halved">True when it was measured at half its pixels each way, because it has more than <see cref="MostMeasured"/>; its figures are of the whole all the same.</param>
+/// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before
+/// Hepno looked.</param>
+/// <param name="Halved">True when it was measured at half its pixels each way, because it has more than
+/// <see cref="MostMeasured"/>; its figures are of the whole all the same.</param>
 public sealed record ArtworkReport(
     int WidthPx,
     int HeightPx,
@@ -74,13 +77,16 @@ public sealed record ArtworkReport(
     bool Halved = false
 )
 {
-    /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing more.</summary>
+    /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing
+    /// more.</summary>
     public const int MostMeasured = 40_000_000;
 
-    /// <summary>How wide lines and gaps were looked for at the width it was measured at, pt; less in reports of before.</summary>
+    /// <summary>How wide lines and gaps were looked for at the width it was measured at, pt; less in reports of
+    /// before.</summary>
     public double LookedForPt { get; init; } = 6;
 
-    /// <summary>True when lettering in its drawing runs backwards; told of drawings that keep their letters as text, and of no other.</summary>
+    /// <summary>True when lettering in its drawing runs backwards; told of drawings that keep their letters as text,
+    /// and of no other.</summary>
     public bool MirroredText { get; init; }
 
     /// <summary>What was measured at half the pixels each way, in pixels of the whole picture.</summary>
@@ -121,7 +127,8 @@ public sealed record ArtworkReport(
     /// <summary>A width of its own pixels as points at a print width.</summary>
     public double Pt(double px, double widthIn) => px / Dpi(widthIn) * 72;
 
-    /// <summary>Its flat colours as they are cut from film; null for a gradient, and where it was measured before Hepno looked for each colour's own box.</summary>
+    /// <summary>Its flat colours as they are cut from film; null for a gradient, and where it was measured before Hepno
+    /// looked for each colour's own box.</summary>
     public ColourCuts? Cuts()
     {
         var spots = Colours.Spots.Where(s => !s.Stray).ToList();

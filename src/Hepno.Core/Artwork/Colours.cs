@@ -11,7 +11,8 @@ public sealed record SpotColour(string Hex, double Share, bool Stray, PixelBox? 
 
 /// <summary>The colours a picture is made of (docs/trade 4).</summary>
 /// <param name="Spots">Flat colours, largest first, stray ones last.</param>
-/// <param name="GradientShare">Share of the solid pixels that differ a little from their neighbours: gradients, photographs, noise.</param>
+/// <param name="GradientShare">Share of the solid pixels that differ a little from their neighbours: gradients,
+/// photographs, noise.</param>
 /// <param name="LooksGradient">True when it is rather a gradient or photograph than flat colours.</param>
 public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientShare, bool LooksGradient)
 {
@@ -29,13 +30,15 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     /// <summary>How many colours that are not stray.</summary>
     public int Count => Spots.Count(s => !s.Stray);
 
-    /// <summary>True when all of it is white: printed in white ink alone, it shows no colour when it is cured.</summary>
+    /// <summary>True when all of it is white: printed in white ink alone, it shows no colour when it is
+    /// cured.</summary>
     public bool WhiteAlone() =>
         !LooksGradient
         && Count > 0
         && Spots.Where(s => !s.Stray).All(s => Lab.Of(s.Hex).DistanceTo(Lab.Of("#ffffff")) <= NearWhite);
 
-    /// <summary>Clusters the flat regions: pixels equal to the ones right of and below them, so edges are left out.</summary>
+    /// <summary>Clusters the flat regions: pixels equal to the ones right of and below them, so edges are left
+    /// out.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="painted">What of it is painted.</param>
     /// <param name="dpi">Pixels an inch at print size: a region of 4 mm² counts however small its share.</param>

@@ -27,7 +27,8 @@ public sealed record DesignFault(
     IReadOnlyList<PixelBox> Marks
 );
 
-/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade 3 and 4).</summary>
+/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade 3 and
+/// 4).</summary>
 public static class DesignFaults
 {
     /// <summary>Codes of what may be wrong with a picture: what is looked at on the first piece.</summary>
@@ -71,7 +72,8 @@ public static class DesignFaults
                 .OrderByDescending(x => x.Kind),
         ];
 
-    /// <summary>Faults of one way of printing, the worst first: what <c>Find</c> says of the picture, as far as it touches this way.</summary>
+    /// <summary>Faults of one way of printing, the worst first: what <c>Find</c> says of the picture, as far as it
+    /// touches this way.</summary>
     /// <param name="hold">What the way holds.</param>
     /// <param name="report">What was measured.</param>
     /// <param name="widthIn">Print width, in.</param>
@@ -112,8 +114,10 @@ public static class DesignFaults
         yield return new(
             "resolution",
             poor ? FaultKind.Bad : FaultKind.Caution,
-            $"{Shown.Number(dpi, 0, f)} pixels an inch at {Shown.Length(widthIn, f)} wide: {(poor ? "it prints in steps" : "it prints soft")}",
-            $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than {Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}",
+            $"{Shown.Number(dpi, 0, f)} pixels an inch at {Shown.Length(widthIn, f)} wide: "
+                + $"{(poor ? "it prints in steps" : "it prints soft")}",
+            $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than "
+                + $"{Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}",
             []
         );
     }
@@ -142,7 +146,8 @@ public static class DesignFaults
             : new(
                 "soft-edge",
                 onDark ? FaultKind.Bad : FaultKind.Caution,
-                $"{share}% of the paint is half clear: {hold.Way} leaves {(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}",
+                $"{share}% of the paint is half clear: {hold.Way} leaves "
+                    + $"{(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}",
                 "cut it hard, or flatten it onto the colour of the cloth",
                 r.Soft.Marks
             );
@@ -160,7 +165,8 @@ public static class DesignFaults
                 yield return new(
                     $"thin-{what}",
                     lost.Count == PrintHold.Fine.Count ? FaultKind.Bad : FaultKind.Caution,
-                    $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and {PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}",
+                    $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and "
+                        + $"{PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}",
                     Wider(what, pt, wanted, widthIn, f),
                     feature.Marks
                 );
@@ -175,7 +181,8 @@ public static class DesignFaults
             .Select(x => new DesignFault(
                 $"thin-{x.What}",
                 x.What == "line" || x.Pt < x.Least * ClosesUnder ? FaultKind.Bad : FaultKind.Caution,
-                $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} {(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
+                $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} "
+                    + $"{(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
                 Wider(x.What, x.Pt, x.Least, widthIn, f),
                 x.Feature.Marks
             ));
@@ -230,7 +237,8 @@ public static class DesignFaults
             yield return new(
                 "contrast",
                 FaultKind.Caution,
-                $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on {cloth.Name.ToLowerInvariant()}",
+                $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on "
+                    + $"{cloth.Name.ToLowerInvariant()}",
                 "leave it out so that the cloth shows through, or choose another colour",
                 []
             );
@@ -256,10 +264,12 @@ public static class DesignFaults
         }
         else if (mm < CodeSquares.SafeScreened)
         {
+            var screened = mm < CodeSquares.LeastScreened ? "run together" : "want a scan on the cloth itself";
+            var onFilm = mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "";
             yield return new(
                 "code-small",
                 FaultKind.Caution,
-                $"the squares of the code are {Mm(mm, f)}: screened they {(mm < CodeSquares.LeastScreened ? "run together" : "want a scan on the cloth itself")}{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}",
+                $"the squares of the code are {Mm(mm, f)}: screened they {screened}{onFilm}",
                 $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}",
                 [code.Box]
             );
@@ -274,7 +284,8 @@ public static class DesignFaults
                 ? new(
                     "code-small",
                     FaultKind.Bad,
-                    $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from {Mm(hold.LeastSquareMm, f)}",
+                    $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from "
+                        + $"{Mm(hold.LeastSquareMm, f)}",
                     CodeWide(mm, hold.SafeSquareMm, widthIn, f),
                     [code.Box]
                 )
@@ -304,7 +315,8 @@ public static class DesignFaults
             yield return new(
                 "code-ground",
                 FaultKind.Caution,
-                $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear",
+                "the code needs a light ground and four squares of light round it: on "
+                    + $"{cloth.Name.ToLowerInvariant()} it has none where it is clear",
                 "put it on a printed white ground, and scan it on the cloth",
                 [code.Box]
             );
@@ -318,7 +330,8 @@ public static class DesignFaults
             yield return new(
                 "mirrored",
                 FaultKind.Bad,
-                "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and many readers do not read it",
+                "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and "
+                    + "many readers do not read it",
                 "turn the file over",
                 [code.Box]
             );
@@ -343,7 +356,8 @@ public static class DesignFaults
             yield return new(
                 "stray-colours",
                 FaultKind.Caution,
-                $"{stray.Count} specks in colours of their own: {string.Join(", ", stray.Take(3).Select(s => s.Hex))}{(stray.Count > 3 ? " and more" : "")}",
+                $"{stray.Count} specks in colours of their own: "
+                    + $"{string.Join(", ", stray.Take(3).Select(s => s.Hex))}{(stray.Count > 3 ? " and more" : "")}",
                 "clean them out, or count them as colours",
                 []
             );

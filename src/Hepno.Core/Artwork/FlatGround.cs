@@ -26,7 +26,8 @@ public static class FlatGround
         return same >= all * BorderShare ? $"#{rgba[0]:x2}{rgba[1]:x2}{rgba[2]:x2}" : null;
     }
 
-    /// <summary>The picture with the ground that is joined to its border made clear; parts of the ground's colour inside it stay.</summary>
+    /// <summary>The picture with the ground that is joined to its border made clear; parts of the ground's colour
+    /// inside it stay.</summary>
     /// <param name="raster">The picture; it is not changed.</param>
     /// <param name="ground">Colour of the ground, "#rrggbb".</param>
     /// <param name="reach">How different a pixel may be and still belong to it, ΔE.</param>

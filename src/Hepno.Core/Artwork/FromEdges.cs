@@ -1,6 +1,7 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>Spreads from the edges of a field inwards, square to square, as far as it is let: what is reached from outside.</summary>
+/// <summary>Spreads from the edges of a field inwards, square to square, as far as it is let: what is reached from
+/// outside.</summary>
 internal static class FromEdges
 {
     /// <summary>Looks at every square that is reached, once.</summary>

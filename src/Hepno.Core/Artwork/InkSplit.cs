@@ -1,6 +1,7 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>How much of each ink a picture takes, as shares of full cover of its painted area, 0 to 1: a naive split from the pixels, good enough once the printer is measured against it (docs/trade 4).</summary>
+/// <summary>How much of each ink a picture takes, as shares of full cover of its painted area, 0 to 1: a naive split
+/// from the pixels, good enough once the printer is measured against it (docs/trade 4).</summary>
 /// <param name="Cyan">Cyan.</param>
 /// <param name="Magenta">Magenta.</param>
 /// <param name="Yellow">Yellow.</param>
@@ -10,7 +11,8 @@ public sealed record InkSplit(double Cyan, double Magenta, double Yellow, double
     /// <summary>All colour ink together.</summary>
     public double Colour() => Cyan + Magenta + Yellow + Black;
 
-    /// <summary>Splits every painted pixel: black takes what the three have in common; half-clear ones count by their share.</summary>
+    /// <summary>Splits every painted pixel: black takes what the three have in common; half-clear ones count by their
+    /// share.</summary>
     /// <param name="raster">The picture.</param>
     public static InkSplit Measure(Raster raster)
     {

@@ -2,7 +2,8 @@ using System.Globalization;
 
 namespace Hepno.Core.Artwork;
 
-/// <summary>A colour by how the eye orders it: lightness 0 to 100, red against green, yellow against blue (CIE 1976, D65).</summary>
+/// <summary>A colour by how the eye orders it: lightness 0 to 100, red against green, yellow against blue (CIE 1976,
+/// D65).</summary>
 public readonly record struct Lab(double L, double A, double B)
 {
     /// <summary>Of 8-bit sRGB values.</summary>

@@ -15,7 +15,8 @@ public enum HalfClear
     Hardens,
 }
 
-/// <summary>The finest of an artwork that a way of printing holds (docs/trade 3): one table for the panel beside an ask and for every method's verdict.</summary>
+/// <summary>The finest of an artwork that a way of printing holds (docs/trade 3): one table for the panel beside an ask
+/// and for every method's verdict.</summary>
 /// <param name="Way">What holds it, in words.</param>
 /// <param name="LinePt">Thinnest line, pt.</param>
 /// <param name="GapPt">Thinnest gap it keeps open, pt.</param>
@@ -78,6 +79,7 @@ public sealed record PrintHold(
     public static PrintHold Applique { get; } =
         new("a shape cut out of film", 7, 7, 7 * MmPerPt, 14 * MmPerPt, HalfClear.Hardens);
 
-    /// <summary>What prints fine, finest first: what these lose is said beside the ask; that the coarse ways lose more is said where they are compared.</summary>
+    /// <summary>What prints fine, finest first: what these lose is said beside the ask; that the coarse ways lose more
+    /// is said where they are compared.</summary>
     public static IReadOnlyList<PrintHold> Fine { get; } = [Dye, Film, Screened];
 }

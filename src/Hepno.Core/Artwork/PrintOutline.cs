@@ -2,7 +2,8 @@ using Hepno.Core.Gang;
 
 namespace Hepno.Core.Artwork;
 
-/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade 7): scissors go round them, other prints may lie in the corners they leave.</summary>
+/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade 7):
+/// scissors go round them, other prints may lie in the corners they leave.</summary>
 public static class PrintOutline
 {
     /// <summary>Squares along the longer side: what is left free is at least one of them.</summary>
@@ -11,7 +12,8 @@ public static class PrintOutline
     // a print that fills its box as far as this leaves no corner worth cutting round
     private const double FullShare = 0.9;
 
-    /// <summary>The parts of a picture's outline; null where it fills its box. A hole that is enclosed counts as filled: scissors do not get in.</summary>
+    /// <summary>The parts of a picture's outline; null where it fills its box. A hole that is enclosed counts as
+    /// filled: scissors do not get in.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="box">The box round everything painted.</param>
     public static IReadOnlyList<OutlinePart>? Trace(Raster raster, PixelBox box)

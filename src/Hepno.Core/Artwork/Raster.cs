@@ -1,9 +1,11 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>A picture's pixels: 8-bit sRGB with straight alpha, rows from the top without padding, its orientation turned.</summary>
+/// <summary>A picture's pixels: 8-bit sRGB with straight alpha, rows from the top without padding, its orientation
+/// turned.</summary>
 /// <param name="Width">Pixels across, 1 or more.</param>
 /// <param name="Height">Pixels down, 1 or more.</param>
-/// <param name="Rgba">Red, green, blue, alpha of each pixel: 4 × Width × Height bytes. Read, never kept or changed.</param>
+/// <param name="Rgba">Red, green, blue, alpha of each pixel: 4 × Width × Height bytes. Read, never kept or
+/// changed.</param>
 public sealed record Raster(int Width, int Height, byte[] Rgba)
 {
     /// <summary>How opaque a pixel is, 0 to 255.</summary>
@@ -20,7 +22,8 @@ public sealed record Raster(int Width, int Height, byte[] Rgba)
         return new(box.Width, box.Height, part);
     }
 
-    /// <summary>Half as many pixels each way, each the mean of four weighed by how opaque they are; an odd last row or column falls away.</summary>
+    /// <summary>Half as many pixels each way, each the mean of four weighed by how opaque they are; an odd last row or
+    /// column falls away.</summary>
     public Raster Halved()
     {
         var (w, h) = (Math.Max(1, Width / 2), Math.Max(1, Height / 2));

@@ -1,6 +1,7 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>Connected parts of a mask, from its runs of columns row by row: two runs that touch, corners too, are one part.</summary>
+/// <summary>Connected parts of a mask, from its runs of columns row by row: two runs that touch, corners too, are one
+/// part.</summary>
 internal sealed class Regions
 {
     private readonly List<int> parent = [];

@@ -53,7 +53,8 @@ public sealed record Rights(
     /// <summary>Nothing said yet.</summary>
     public static Rights Unsaid { get; } = new("", "", null, "");
 
-    /// <summary>What speaks against printing it, the worst first (docs/trade 15.8): reminders, never a certainty.</summary>
+    /// <summary>What speaks against printing it, the worst first (docs/trade 15.8): reminders, never a
+    /// certainty.</summary>
     /// <param name="today">The day it is looked at.</param>
     /// <param name="f">How days are written.</param>
     public IEnumerable<DesignFault> Doubts(LocalDate today, FigureFormat f)

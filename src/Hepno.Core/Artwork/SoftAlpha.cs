@@ -11,7 +11,8 @@ public sealed record SoftAlpha(double Share, PixelBox? Largest, int LargestPixel
     private const int MostMarks = 12;
     private const int LeastMarked = 12;
 
-    /// <summary>Finds pixels of 5 to 95% alpha farther than 1.5 px from both a solid and a clear one: ordinary anti-aliasing has one of them beside it.</summary>
+    /// <summary>Finds pixels of 5 to 95% alpha farther than 1.5 px from both a solid and a clear one: ordinary
+    /// anti-aliasing has one of them beside it.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="paintedPixels">Its painted pixels.</param>
     public static SoftAlpha Measure(Raster raster, double paintedPixels)

@@ -5,7 +5,8 @@ namespace Hepno.Core.Artwork;
 /// <param name="Marks">Where it is and others as thin are, to be marked on the picture.</param>
 public sealed record ThinFeature(double WidthPx, IReadOnlyList<PixelBox> Marks)
 {
-    /// <summary>Wider than this is nothing to look for, pt: a quarter as wide, it is still more than any way of printing needs.</summary>
+    /// <summary>Wider than this is nothing to look for, pt: a quarter as wide, it is still more than any way of
+    /// printing needs.</summary>
     public const double WidestPt = 28;
 
     /// <summary>The thinnest painted line, or null when none is thinner than <see cref="WidestPt"/>.</summary>

@@ -3,10 +3,12 @@ using Hepno.Core.Measures;
 namespace Hepno.Core.Artwork;
 
 /// <summary>
-/// Finds the smallest t such that what a disc of diameter t cannot reach has a connected part at least 3 t and 1 mm long (docs/trade 4).
-/// What a disc cannot reach lies along the middle line of a shape where it is narrower than t, so the middle line alone is looked at:
-/// the middles of short runs in rows and columns, each with the width measured across it on the alpha values, which tells fractions of a pixel.
-/// Corners go (their narrow part is half a t long); hairlines and needle tips stay.
+/// Finds the smallest t such that what a disc of diameter t cannot reach has a connected part at least 3 t and 1 mm
+/// long (docs/trade 4).
+/// What a disc cannot reach lies along the middle line of a shape where it is narrower than t, so the middle line alone
+/// is looked at:
+/// the middles of short runs in rows and columns, each with the width measured across it on the alpha values, which
+/// tells fractions of a pixel. Corners go (their narrow part is half a t long); hairlines and needle tips stay.
 /// </summary>
 internal sealed class ThinSearch
 {
@@ -63,7 +65,8 @@ internal sealed class ThinSearch
         double? found = null;
         for (var length = 1; length < rows.Length; length++)
         {
-            // middles of longer runs than these are wider than this: a run is at most √2 times as long as what it crosses is wide
+            // middles of longer runs than these are wider than this: a run is at most √2 times as long as what it
+            // crosses is wide
             var known = (length / Math.Sqrt(2)) - 1.5;
             found = Settle(waiting, known, found);
             if (found is { } t && known > t * Tolerance)
@@ -98,7 +101,8 @@ internal sealed class ThinSearch
             );
     }
 
-    // takes middles in the order of their width: the first part that is long enough is the thinnest feature, and what is hardly wider is taken with it
+    // takes middles in the order of their width: the first part that is long enough is the thinnest feature, and what
+    // is hardly wider is taken with it
     private double? Settle(PriorityQueue<Middle, double> waiting, double known, double? found)
     {
         while (waiting.TryPeek(out var next, out var w) && w <= known && (found is not { } t || w <= t * Tolerance))

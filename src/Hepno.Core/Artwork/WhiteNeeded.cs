@@ -6,7 +6,8 @@ public static class WhiteNeeded
     /// <summary>Colours this near to the cloth show through where that is wanted, ΔE.</summary>
     public const double Matches = 3;
 
-    /// <summary>Painted pixels that need white: all of them, less those like the cloth where the shirt shows through.</summary>
+    /// <summary>Painted pixels that need white: all of them, less those like the cloth where the shirt shows
+    /// through.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="clothHex">Colour of the blank, "#rrggbb".</param>
     /// <param name="letThrough">True when what is like the cloth is left unprinted.</param>

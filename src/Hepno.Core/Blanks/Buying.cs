@@ -5,7 +5,8 @@ namespace Hepno.Core.Blanks;
 
 /// <summary>A lower price of a blank for a larger order.</summary>
 /// <param name="FromPieces">From so many pieces of the style in one order, 0 when it does not depend on them.</param>
-/// <param name="FromValue">From so much money of the supplier's goods in one order before its tiers, 0 when it does not depend on it.</param>
+/// <param name="FromValue">From so much money of the supplier's goods in one order before its tiers, 0 when it does not
+/// depend on it.</param>
 /// <param name="Price">Money a piece of the base sizes.</param>
 public sealed record PriceTier(int FromPieces, decimal FromValue, decimal Price)
 {
@@ -15,12 +16,15 @@ public sealed record PriceTier(int FromPieces, decimal FromValue, decimal Price)
 
 /// <summary>How a style is bought, beside its list price and freight.</summary>
 /// <param name="Tiers">Lower prices for larger orders; may be empty.</param>
-/// <param name="FreeFreightFrom">The supplier charges no freight from so much money of its goods in one order; null when it always does.</param>
+/// <param name="FreeFreightFrom">The supplier charges no freight from so much money of its goods in one order; null
+/// when it always does.</param>
 /// <param name="PackOf">Sold in packs of so many pieces of a colour and size, 1 or more.</param>
-/// <param name="CutOff">Ordered after this hour it is sent a working day later; null when it makes no difference.</param>
+/// <param name="CutOff">Ordered after this hour it is sent a working day later; null when it makes no
+/// difference.</param>
 /// <param name="CodePrice">Money a piece with a code, or null.</param>
 /// <param name="CodeUntil">The code's last day; null when there is no code.</param>
-/// <param name="ValueAtList">True where the supplier counts an order's value at list prices without surcharges; false for what it invoices.</param>
+/// <param name="ValueAtList">True where the supplier counts an order's value at list prices without surcharges; false
+/// for what it invoices.</param>
 public sealed record Buying(
     IReadOnlyList<PriceTier> Tiers,
     decimal? FreeFreightFrom = null,
@@ -34,11 +38,13 @@ public sealed record Buying(
     /// <summary>Bought by the piece at the list price.</summary>
     public static Buying Plain { get; } = new([]);
 
-    /// <summary>The price of a piece in an order and why: the lowest of the list price, the tiers it reaches, and the code while it holds.</summary>
+    /// <summary>The price of a piece in an order and why: the lowest of the list price, the tiers it reaches, and the
+    /// code while it holds.</summary>
     /// <param name="list">List price.</param>
     /// <param name="pieces">Pieces of the style in the order.</param>
     /// <param name="value">Money of the supplier's goods in the order, before its tiers.</param>
-    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade 15.2). Null leaves codes out.</param>
+    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade 15.2). Null
+    /// leaves codes out.</param>
     public (decimal Price, string Why) At(decimal list, int pieces, decimal value, LocalDate? buyBy)
     {
         var prices = Tiers
@@ -52,7 +58,8 @@ public sealed record Buying(
         return prices.MinBy(p => p.Price);
     }
 
-    /// <summary>The same terms with every price so many times as much; from which value or pieces they hold stays.</summary>
+    /// <summary>The same terms with every price so many times as much; from which value or pieces they hold
+    /// stays.</summary>
     public Buying Dearer(decimal factor) =>
         this with
         {

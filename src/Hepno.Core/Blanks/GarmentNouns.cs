@@ -18,7 +18,8 @@ public static class GarmentNouns
         };
     }
 
-    /// <summary>A style by its name, as one or several pieces: "Hollin 150 tees", "Kittiwake caps" where its name says the kind already.</summary>
+    /// <summary>A style by its name, as one or several pieces: "Hollin 150 tees", "Kittiwake caps" where its name says
+    /// the kind already.</summary>
     public static string Named(string name, GarmentKind kind, int pieces)
     {
         // what is worn in pairs is named after the name as it is: "12 Brae joggers"

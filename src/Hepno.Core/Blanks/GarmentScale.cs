@@ -2,7 +2,8 @@ using System.Globalization;
 
 namespace Hepno.Core.Blanks;
 
-/// <summary>How much larger or smaller a size lies flat than the size its outline is drawn in (assumed: by customary chest widths).</summary>
+/// <summary>How much larger or smaller a size lies flat than the size its outline is drawn in (assumed: by customary
+/// chest widths).</summary>
 public static class GarmentScale
 {
     private const double StepExtended = 0.07;

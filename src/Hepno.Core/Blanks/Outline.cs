@@ -2,11 +2,14 @@ using System.Text.Json;
 
 namespace Hepno.Core.Blanks;
 
-/// <summary>One side of a garment as it lies flat, in inches: x from its middle line towards the wearer's left on the front, y downwards from the collar or the top edge.</summary>
+/// <summary>One side of a garment as it lies flat, in inches: x from its middle line towards the wearer's left on the
+/// front, y downwards from the collar or the top edge.</summary>
 /// <param name="Path">Its cloth, an SVG path.</param>
 /// <param name="Seams">Seams, zips, pockets, the hood's drop: an SVG path of lines.</param>
-/// <param name="Anchors">For each place on this side the point its distance is measured from: on the seam, above or below the print's middle.</param>
-/// <param name="Cloth">For each place on this side the cloth it has: its width between the seams, its length from that point to the next edge, in.</param>
+/// <param name="Anchors">For each place on this side the point its distance is measured from: on the seam, above or
+/// below the print's middle.</param>
+/// <param name="Cloth">For each place on this side the cloth it has: its width between the seams, its length from that
+/// point to the next edge, in.</param>
 /// <param name="Straps">Handles, strings and ties: an SVG path of lines; null for none.</param>
 public sealed record OutlineSide(
     string Path,

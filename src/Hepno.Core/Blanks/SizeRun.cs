@@ -25,7 +25,8 @@ public static partial class SizeRun
     /// <summary>Pieces of all sizes together.</summary>
     public static int Total(IReadOnlyList<SizeCount> sizes) => sizes.Sum(s => s.Pieces);
 
-    /// <summary>Reads what was typed or pasted: <c>S 4, M 10</c>, <c>5s 11m 2 2xl</c>, <c>5/11/12</c> in the style's order, or two rows or columns of a spreadsheet.</summary>
+    /// <summary>Reads what was typed or pasted: <c>S 4, M 10</c>, <c>5s 11m 2 2xl</c>, <c>5/11/12</c> in the style's
+    /// order, or two rows or columns of a spreadsheet.</summary>
     /// <param name="text">The text as it came.</param>
     /// <param name="known">The style's sizes, smallest first.</param>
     public static SizeRunReading Parse(string text, IReadOnlyList<string> known)

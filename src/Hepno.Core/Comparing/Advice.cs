@@ -9,7 +9,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="GivesUp">What another that fits would have been better at; empty where it is best at all.</param>
 public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<string> GivesUp)
 {
-    /// <summary>Two costs are told apart from here on, as a share (docs/trade 8: within it time and feel decide).</summary>
+    /// <summary>Two costs are told apart from here on, as a share (docs/trade 8: within it time and feel
+    /// decide).</summary>
     public static readonly Share CloseShare = new(0.03m);
 
     private const double LeastSeconds = 60;
@@ -55,7 +56,8 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
         );
     }
 
-    /// <summary>What is kept with the order of a choice: against what, at which figures, and the owner's own words.</summary>
+    /// <summary>What is kept with the order of a choice: against what, at which figures, and the owner's own
+    /// words.</summary>
     /// <param name="comparison">What was compared.</param>
     /// <param name="methodId">What was chosen.</param>
     /// <param name="own">The owner's words; may be empty.</param>
@@ -86,8 +88,12 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
         var hands =
             Math.Abs(seconds) < LeastSeconds
                 ? ""
-                : $", {(money < 0 && seconds < 0 ? "but" : "and")} {Shown.Duration(Math.Abs(seconds))} {MoreOrLess(seconds > 0)} of your hands";
-        return $"at {Shown.Money(atPrice, f)} it {(mine.Profit < 0 ? "loses" : "earns")} {Shown.Money(Math.Abs(mine.Profit), f)}, {Shown.Money(Math.Abs(money), f)} {MoreOrLess(money >= 0)} than {next.Name.ToLowerInvariant()}{hands}{Judged(best, next, hands.Length > 0 && seconds > 0, worth, f)}";
+                : $", {(money < 0 && seconds < 0 ? "but" : "and")} {Shown.Duration(Math.Abs(seconds))} "
+                    + $"{MoreOrLess(seconds > 0)} of your hands";
+        return $"at {Shown.Money(atPrice, f)} it {(mine.Profit < 0 ? "loses" : "earns")} "
+            + $"{Shown.Money(Math.Abs(mine.Profit), f)}, {Shown.Money(Math.Abs(money), f)} {MoreOrLess(money >= 0)} "
+            + "than "
+            + $"{next.Name.ToLowerInvariant()}{hands}{Judged(best, next, hands.Length > 0 && seconds > 0, worth, f)}";
     }
 
     private static string MoreOrLess(bool more) => more ? "more" : "less";
@@ -111,7 +117,8 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
     {
         if (rivals.MinBy(r => r.CostShown) is { } cheapest && cheapest.CostShown < best.CostShown)
         {
-            yield return $"{cheapest.Name.ToLowerInvariant()} costs {Shown.Money(best.CostShown - cheapest.CostShown, f)} a piece less{(cheapest.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}";
+            yield return $"{cheapest.Name.ToLowerInvariant()} costs {Shown.Money(best.CostShown - cheapest.CostShown, f)} a "
+                + $"piece less{(cheapest.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}";
         }
         if (
             rivals.MaxBy(r => r.LeftInAll!.Left.Value) is { } careful
@@ -120,7 +127,8 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
             && !Leading.AsGood(careful.Weighed(), best.Weighed())
         )
         {
-            yield return $"{careful.Name.ToLowerInvariant()} would leave {Shown.Money(careful.LeftInAll.Left.Value - best.LeftInAll.Left.Value, f)} more in all, with care";
+            yield return $"{careful.Name.ToLowerInvariant()} would leave "
+                + $"{Shown.Money(careful.LeftInAll.Left.Value - best.LeftInAll.Left.Value, f)} more in all, with care";
         }
         if (
             rivals.Where(r => r.Promise is not null).MinBy(r => r.Promise!.At) is { } soonest
@@ -128,7 +136,8 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
             && soonest.Promise!.At < mine.At
         )
         {
-            yield return $"{soonest.Name.ToLowerInvariant()} would be ready {Shown.Moment(soonest.Promise.At, f)} instead of {Shown.Moment(mine.At, f)}";
+            yield return $"{soonest.Name.ToLowerInvariant()} would be ready {Shown.Moment(soonest.Promise.At, f)} instead of "
+                + $"{Shown.Moment(mine.At, f)}";
         }
     }
 }

@@ -8,7 +8,8 @@ namespace Hepno.Core.Comparing;
 /// <summary>When what an order needs is here.</summary>
 public static class Arrivals
 {
-    /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the customer brings (null) are taken to come the next working day.</summary>
+    /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the
+    /// customer brings (null) are taken to come the next working day.</summary>
     /// <param name="floor">Now and the open hours.</param>
     /// <param name="style">The blank; null where the customer brings it.</param>
     /// <param name="purchases">What is bought for it.</param>

@@ -172,7 +172,8 @@ public static class Comparer
             : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice).Band, null);
     }
 
-    /// <summary>Seconds of hands at the press for one start by the press floor, at the shop's own pace; packing left out.</summary>
+    /// <summary>Seconds of hands at the press for one start by the press floor, at the shop's own pace; packing left
+    /// out.</summary>
     public static double PressingSeconds(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
         LineFloor.MinutesOf(ask, decorations, book).AttendedInAll;
 

@@ -43,7 +43,8 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="Curve">Cost and price at other quantities.</param>
 /// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
 /// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
-/// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
+/// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond
+/// the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
 public sealed record Band(
     MethodId MethodId,
     string Name,
@@ -80,7 +81,8 @@ public sealed record Band(
     /// <summary>What is won and lost by decorating the piece in several ways; empty where it is done in one.</summary>
     public IReadOnlyList<string> Mixing { get; init; } = [];
 
-    /// <summary>Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed over.</summary>
+    /// <summary>Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed
+    /// over.</summary>
     public IReadOnlyList<string> NotUsed { get; init; } = [];
 
     /// <summary>By which way one of its decorations is done.</summary>
@@ -114,9 +116,11 @@ public sealed record Fold(MethodId MethodId, string Name, IReadOnlyList<Reason> 
 /// <param name="AskedPieces">Pieces of the line as it stands.</param>
 /// <param name="Mark">The most the customer would pay a piece, or null.</param>
 /// <param name="DueAt">When it is wanted, or null.</param>
-/// <param name="Bands">Those that can: fitting ones, the recommended first, a plain yes before one with care, then by what they leave at one price; then the rest by how far they miss.</param>
+/// <param name="Bands">Those that can: fitting ones, the recommended first, a plain yes before one with care, then by
+/// what they leave at one price; then the rest by how far they miss.</param>
 /// <param name="Folds">Those that cannot.</param>
-/// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.</param>
+/// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits
+/// is sold at; a dearer way is no better for being dearer.</param>
 /// <param name="Advice">What is recommended; null where nothing fits.</param>
 /// <param name="Ways">What each placement could be done by alone; null or empty for a line of one placement.</param>
 public sealed record Comparison(

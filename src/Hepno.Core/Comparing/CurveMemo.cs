@@ -2,7 +2,8 @@ using System.Collections.Concurrent;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>Remembers cost and price at other quantities while a line is looked at: they are the same at whatever count it is compared.</summary>
+/// <summary>Remembers cost and price at other quantities while a line is looked at: they are the same at whatever count
+/// it is compared.</summary>
 public sealed class CurveMemo
 {
     private readonly ConcurrentDictionary<MethodId, IReadOnlyList<CurvePoint>> _known = new();

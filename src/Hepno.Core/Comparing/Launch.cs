@@ -8,8 +8,10 @@ namespace Hepno.Core.Comparing;
 /// <summary>What it ties up to make a line before anybody has bought it (docs/trade 15.10).</summary>
 /// <param name="Tied">Money for blanks, prints and set-ups before the first sale.</param>
 /// <param name="LostPressed">Lost if nothing sells and all are made: everything.</param>
-/// <param name="LostPlain">Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks keep their worth.</param>
-/// <param name="SentOutFrom">Pieces of one order from which a way that is sent out is the cheapest, or else the best for the shop: sold so many a month, it takes over; null where it never does.</param>
+/// <param name="LostPlain">Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks
+/// keep their worth.</param>
+/// <param name="SentOutFrom">Pieces of one order from which a way that is sent out is the cheapest, or else the best
+/// for the shop: sold so many a month, it takes over; null where it never does.</param>
 /// <param name="SentOutBy">That way; empty for none.</param>
 /// <param name="Sentences">In words.</param>
 public sealed record Launch(
@@ -34,7 +36,8 @@ public sealed record Launch(
     )
     {
         var brought = decorations.Any(d => d.BringsBlank);
-        // what is paid before the first sale: a machine that wears is paid already, and freight comes once however many spares it brings
+        // what is paid before the first sale: a machine that wears is paid already, and freight comes once however many
+        // spares it brings
         List<Figure> prints =
         [
             .. decorations.Select(d =>
@@ -92,10 +95,12 @@ public sealed record Launch(
                 $"{Shown.Money(tied.Value, f)} is tied up before the first sale",
                 brought
                     ? $"{Shown.Money(tied.Value, f)} is lost if nothing sells"
-                    : $"{Shown.Money(plain.Value, f)} is lost if nothing sells and each is made as it is sold, {Shown.Money(tied.Value, f)} if all are made",
+                    : $"{Shown.Money(plain.Value, f)} is lost if nothing sells and each is made as it is sold, "
+                        + $"{Shown.Money(tied.Value, f)} if all are made",
                 over is null
                     ? "nothing sent out becomes better however many sell"
-                    : $"from {over.From} sold a month, ordered together, \"{by.ToLowerInvariant()}\" takes over: {(cheapest is null ? "it earns more" : "it costs less")}",
+                    : $"from {over.From} sold a month, ordered together, \"{by.ToLowerInvariant()}\" takes over: "
+                        + $"{(cheapest is null ? "it earns more" : "it costs less")}",
             ]
         );
     }

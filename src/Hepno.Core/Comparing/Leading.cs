@@ -10,7 +10,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="Kind">Its verdict.</param>
 public readonly record struct Weighed(decimal Left, decimal Cost, LocalDate? Ready, VerdictKind Kind);
 
-/// <summary>Which of the ways that fit is the best for the shop: of the plain ones, or where there is none of those with care, what leaves most; among those that leave as good as the same, the soonest (docs/trade 8).</summary>
+/// <summary>Which of the ways that fit is the best for the shop: of the plain ones, or where there is none of those
+/// with care, what leaves most; among those that leave as good as the same, the soonest (docs/trade 8).</summary>
 public static class Leading
 {
     /// <summary>The best of them.</summary>

@@ -3,7 +3,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>What a figure leaves out, said beside it: what nobody reckons with, and what the shop's own numbers say is nothing.</summary>
+/// <summary>What a figure leaves out, said beside it: what nobody reckons with, and what the shop's own numbers say is
+/// nothing.</summary>
 public static class LeavesOut
 {
     // a layout so near what nothing goes under has nothing to be searched

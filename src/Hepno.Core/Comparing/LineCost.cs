@@ -28,7 +28,8 @@ public static class LineCost
 
     /// <summary>The cost of a piece from what it follows from, at another share of spoiled attempts.</summary>
     /// <param name="inputs">What it follows from.</param>
-    /// <param name="failure">Share of attempts spoiled at every decoration that can spoil at all; null for the plan's own.</param>
+    /// <param name="failure">Share of attempts spoiled at every decoration that can spoil at all; null for the plan's
+    /// own.</param>
     internal static PieceCostResult Reckon(PieceInputs inputs, double? failure) =>
         PieceCost.Reckon(
             failure is { } f

@@ -8,7 +8,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>Where weighing a film printer against bought film begins: the shop's own figures as far as it has them.</summary>
+/// <summary>Where weighing a film printer against bought film begins: the shop's own figures as far as it has
+/// them.</summary>
 /// <param name="Case">What to weigh.</param>
 /// <param name="From">Where each figure comes from, in words.</param>
 public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> From)
@@ -25,7 +26,8 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
     // a front as most shops print it, where no order says more
     private static readonly Placement Usual = new("front", "front", 10.5, 8, 60, 4, true, 3);
 
-    /// <summary>The case of film: a printer on the Floor or an assumed one, against the list that makes a front of 10½ × 8 in cheapest.</summary>
+    /// <summary>The case of film: a printer on the Floor or an assumed one, against the list that makes a front of 10½
+    /// × 8 in cheapest.</summary>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="printsAMonth">Film prints of a month, as the orders have it.</param>
     /// <returns>Null while there is no blank to print on.</returns>

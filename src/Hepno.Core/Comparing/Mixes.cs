@@ -7,7 +7,8 @@ namespace Hepno.Core.Comparing;
 /// <summary>Which way can do a placement by itself, and at what cost.</summary>
 /// <param name="PlacementId">Which placement.</param>
 /// <param name="Place">Its place's name.</param>
-/// <param name="Ways">Keys of methods that can, the best first: a plain yes before one with care, then the least cost.</param>
+/// <param name="Ways">Keys of methods that can, the best first: a plain yes before one with care, then the least
+/// cost.</param>
 /// <param name="Cheapest">The one of the least cost, whatever care it needs; empty where none can.</param>
 public sealed record PlacementWays(
     PlacementId PlacementId,
@@ -19,7 +20,8 @@ public sealed record PlacementWays(
 /// <summary>Finds the best combinations of ways for a line with several placements.</summary>
 public static class Mixes
 {
-    // the best two ways of each placement and its cheapest are combined; of more than three placements, one at a time leaves the best
+    // the best two ways of each placement and its cheapest are combined; of more than three placements, one at a time
+    // leaves the best
     private const int PerPlacement = 2;
     private const int AllCombined = 3;
 
@@ -42,7 +44,9 @@ public static class Mixes
                     )),
             ];
 
-    /// <summary>The mixes worth a look, at most two: a plain yes where no single way is, and one that costs less than every single way of its verdict, by more than makes no difference: two feels on one piece are not worth less.</summary>
+    /// <summary>The mixes worth a look, at most two: a plain yes where no single way is, and one that costs less than
+    /// every single way of its verdict, by more than makes no difference: two feels on one piece are not worth
+    /// less.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="ways">What each placement could be done by.</param>
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
@@ -76,7 +80,8 @@ public static class Mixes
             ];
     }
 
-    /// <summary>True where a mix is worth its two feels: every single way of as good a verdict costs more, by more than makes no difference.</summary>
+    /// <summary>True where a mix is worth its two feels: every single way of as good a verdict costs more, by more than
+    /// makes no difference.</summary>
     /// <param name="kind">The mix's verdict.</param>
     /// <param name="cost">What a piece costs by it.</param>
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
@@ -98,8 +103,10 @@ public static class Mixes
         [
             single is null ? "no single way can do all of it"
             : mix.CostShown <= single.CostShown
-                ? $"costs {Shown.Money(single.CostShown - mix.CostShown, f)} a piece less than {single.Name.ToLowerInvariant()} for all of it"
-            : $"costs {Shown.Money(mix.CostShown - single.CostShown, f)} a piece more than {single.Name.ToLowerInvariant()} for all of it",
+                ? $"costs {Shown.Money(single.CostShown - mix.CostShown, f)} a piece less than "
+                    + $"{single.Name.ToLowerInvariant()} for all of it"
+            : $"costs {Shown.Money(mix.CostShown - single.CostShown, f)} a piece more than "
+                + $"{single.Name.ToLowerInvariant()} for all of it",
         ];
         int Suppliers(Band b) =>
             b
@@ -121,7 +128,8 @@ public static class Mixes
         if (heats.Count > 1)
         {
             said.Add(
-                $"the press goes from {Shown.Temperature(heats[0], f)} to {Shown.Temperature(heats[^1], f)} between prints"
+                $"the press goes from {Shown.Temperature(heats[0], f)} to {Shown.Temperature(heats[^1], f)} "
+                    + "between prints"
             );
         }
         var places = mix.Decorations.Select(d => d.BenchId).Distinct().Count();
@@ -135,9 +143,8 @@ public static class Mixes
                 $"ready {Shown.Moment(two.At, f)}; {single.Name.ToLowerInvariant()} alone {Shown.Moment(one.At, f)}"
             );
         }
-        said.Add(
-            $"two feels on one piece: {mixed.Ways.Select(m => Character.Of(m.Id).Feel).Distinct().ToList() switch { [var same] => $"{same} both", var feels => string.Join(", ", feels) }}"
-        );
+        List<string> feels = [.. mixed.Ways.Select(m => Character.Of(m.Id).Feel).Distinct()];
+        said.Add($"two feels on one piece: {(feels is [var same] ? $"{same} both" : string.Join(", ", feels))}");
         return said;
     }
 

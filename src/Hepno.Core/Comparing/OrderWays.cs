@@ -11,7 +11,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="Total">Cost of all its pieces.</param>
 public sealed record LineWay(int Line, MethodId MethodId, string Name, decimal Total);
 
-/// <summary>Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's freight and one heat.</summary>
+/// <summary>Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's
+/// freight and one heat.</summary>
 /// <param name="Each">Each line by its best: a plain yes before one with care, then the least cost.</param>
 /// <param name="EachTotal">What that costs in all, freight of one supplier counted once.</param>
 /// <param name="OneId">The best single way for all lines; empty where none can do all.</param>
@@ -106,7 +107,8 @@ public sealed record OrderWays(
             one.Max(w => w.Kind) == VerdictKind.WithCare && each.All(w => w.Kind == VerdictKind.Yes)
                 ? ", with care"
                 : "";
-        yield return $"{one[0].Method.Name.ToLowerInvariant()} for all lines costs {Shown.Money(Math.Abs(difference), f)} {(difference > 0 ? "more" : "less")}{care}";
+        yield return $"{one[0].Method.Name.ToLowerInvariant()} for all lines costs {Shown.Money(Math.Abs(difference), f)} "
+            + $"{(difference > 0 ? "more" : "less")}{care}";
         if (Shared(one) > 0)
         {
             yield return $"it saves {Shown.Money(Shared(one), f)} of freight, paid once";

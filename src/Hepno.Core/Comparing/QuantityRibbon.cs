@@ -19,7 +19,8 @@ public sealed record RibbonStretch(int From, int To, MethodId MethodId);
 /// <param name="Sentence">In words.</param>
 public sealed record Crossing(int Pieces, MethodId From, MethodId To, string Sentence);
 
-/// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade 8).</summary>
+/// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade
+/// 8).</summary>
 /// <param name="From">First quantity.</param>
 /// <param name="To">Last quantity.</param>
 /// <param name="MethodId">The cheapest.</param>
@@ -44,7 +45,8 @@ public sealed record RibbonLine(
 /// <param name="Most">Largest quantity looked at.</param>
 /// <param name="Lines">Every way that can at some quantity.</param>
 /// <param name="Cheapest">Stretches of the cheapest way that can.</param>
-/// <param name="Best">Stretches of what is best for the shop: a plain yes first, then what leaves most at one price inside the customer's mark, hands beyond the free ones paid for at their worth.</param>
+/// <param name="Best">Stretches of what is best for the shop: a plain yes first, then what leaves most at one price
+/// inside the customer's mark, hands beyond the free ones paid for at their worth.</param>
 /// <param name="Close">Where two are within 3 in 100.</param>
 /// <param name="Crossings">Where the cheapest changes; alternations of a few pieces are left out.</param>
 /// <param name="Overtakings">Where the best for the shop changes; alternations of a few pieces are left out.</param>
@@ -69,7 +71,8 @@ public sealed record QuantityRibbon(
     // prints to a piece's one, spares among them, at most
     private const double WithSpares = 1.2;
 
-    /// <summary>Reckons every way at every quantity: exact price steps, layouts laid about, minutes simulated up to 24 pieces and beyond by steady state and end effect.</summary>
+    /// <summary>Reckons every way at every quantity: exact price steps, layouts laid about, minutes simulated up to 24
+    /// pieces and beyond by steady state and end effect.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="mark">The most the customer would pay a piece.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
@@ -119,11 +122,14 @@ public sealed record QuantityRibbon(
                 "prices at their real steps, tiers and least numbers",
                 $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
                 $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
-                $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between nearer and nearer wherever a price steps",
+                $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between "
+                    + "nearer and nearer wherever a price steps",
                 .. ask.Placements.Count > 1
                     ?
                     [
-                        $"mixes of ways are looked for at {string.Join(", ", RibbonWay.LookedForAt(ask, most))} pieces, and count where they cost over {Advice.CloseShare:0%} less than any single way of as good a verdict",
+                        $"mixes of ways are looked for at {string.Join(", ", RibbonWay.LookedForAt(ask, most))} "
+                            + $"pieces, and count where they cost over {Advice.CloseShare:0%} less than any single way "
+                            + "of as good a verdict",
                     ]
                     : Array.Empty<string>(),
                 "the day it is wanted is looked at for the count in hand alone",
@@ -226,7 +232,8 @@ public sealed record QuantityRibbon(
             string Name(MethodId id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
             // what led before may not fit any more
             var against = of.ContainsKey(before.MethodId) ? $"; {Name(before.MethodId)} {Leaves(before.MethodId)}" : "";
-            return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {about(now.From)}{Leaves(now.MethodId)}{against}";
+            return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves "
+                + $"{about(now.From)}{Leaves(now.MethodId)}{against}";
         }
         return
         [
@@ -258,7 +265,8 @@ public sealed record QuantityRibbon(
                     now.MethodId,
                     a is null
                         ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece"
-                        : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"
+                        : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than "
+                            + $"{a.Name.ToLowerInvariant()}: {cost} a piece"
                 )
             );
         }

@@ -12,7 +12,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="FellUnder">True where it was over the floor and is no more, or its way cannot.</param>
 public sealed record Recosted(decimal? CostNow, Share MarginThen, Share MarginNow, bool FellUnder)
 {
-    /// <summary>One line. Layouts that are settled stay; others, and minutes, are found as for a comparison over quantities.</summary>
+    /// <summary>One line. Layouts that are settled stay; others, and minutes, are found as for a comparison over
+    /// quantities.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="methodId">Its way.</param>
     /// <param name="price">Sold at, a piece, above 0.</param>

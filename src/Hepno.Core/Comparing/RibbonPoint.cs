@@ -28,7 +28,8 @@ internal sealed record RibbonPoint(
     // a total that is off the straight by more than this has a price step in it
     private const decimal Straight = 0.002m;
 
-    // a way that can at none of these cannot at all: what more pieces allow stays allowed up to what a sheet or a printer holds
+    // a way that can at none of these cannot at all: what more pieces allow stays allowed up to what a sheet or a
+    // printer holds
     private static readonly int[] Looked = [1, 6, 12, 24, 48, 96, 150, 300, 500];
 
     /// <summary>One way at 1, 2, 3 ... pieces.</summary>

@@ -8,7 +8,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="At">What it comes to at 1, 2, 3 ... pieces.</param>
 internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonPoint> At)
 {
-    // mixes that are worth it are looked for at these and at the count in hand: their materials step as those of the single ways do, and between two of these hardly another one wins
+    // mixes that are worth it are looked for at these and at the count in hand: their materials step as those of the
+    // single ways do, and between two of these hardly another one wins
     private static readonly int[] MixesAt = [1, 12, 48, 150, 500];
 
     /// <summary>At how many pieces mixes are looked for.</summary>
@@ -47,7 +48,8 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
         ];
     }
 
-    /// <summary>The same way, at the count in hand as its settled layout has it: what is compared and quoted there.</summary>
+    /// <summary>The same way, at the count in hand as its settled layout has it: what is compared and quoted
+    /// there.</summary>
     /// <param name="ask">The line at its own count.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     public RibbonWay WithKept(AskInHand ask, ShopBook book)
@@ -65,7 +67,8 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
             : this;
     }
 
-    /// <summary>The ways that are held against each other at a quantity: single ones that can, and mixes that are worth it there.</summary>
+    /// <summary>The ways that are held against each other at a quantity: single ones that can, and mixes that are worth
+    /// it there.</summary>
     /// <param name="i">The quantity, from 0 for one piece.</param>
     /// <param name="all">Every way.</param>
     public static IReadOnlyList<(MethodId Id, RibbonPoint At)> HeldAt(int i, IReadOnlyList<RibbonWay> all)

@@ -24,7 +24,8 @@ public sealed record StartUpBudget(
     Figure StillToBuy
 );
 
-/// <summary>Start-up budgets by way. Machines the shop has are at its own price; what it has not is assumed, in the shop's money, and to be asked for before it is believed.</summary>
+/// <summary>Start-up budgets by way. Machines the shop has are at its own price; what it has not is assumed, in the
+/// shop's money, and to be asked for before it is believed.</summary>
 public static class StartUp
 {
     private const string Assumed = "assumed: ask for a price";

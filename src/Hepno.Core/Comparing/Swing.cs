@@ -15,7 +15,8 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
     private const double Fifth = 0.2;
     private const double MostSpoiled = 0.06;
 
-    /// <summary>Every input that moves a way's cost, one at a time, the strongest first: a fifth less and more, spoilage from none to six in a hundred (docs/trade 15.1).</summary>
+    /// <summary>Every input that moves a way's cost, one at a time, the strongest first: a fifth less and more,
+    /// spoilage from none to six in a hundred (docs/trade 15.1).</summary>
     /// <param name="method">The way.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>

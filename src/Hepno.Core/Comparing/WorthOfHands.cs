@@ -14,7 +14,8 @@ namespace Hepno.Core.Comparing;
 /// <param name="Left">Profit less what hands beyond the free would earn otherwise, opened to its parts.</param>
 public sealed record LeftInAll(int Pieces, decimal Profit, decimal Hours, Figure Left);
 
-/// <summary>What an hour of hands is worth for an order beyond its wage: what it would otherwise earn here, once the free hands are used up (docs/trade 8).</summary>
+/// <summary>What an hour of hands is worth for an order beyond its wage: what it would otherwise earn here, once the
+/// free hands are used up (docs/trade 8).</summary>
 /// <param name="AnHour">Money beyond the wage for an hour that counts.</param>
 /// <param name="Free">Hours that count nothing; null for all of them.</param>
 /// <param name="Source">Where the worth of an hour comes from.</param>
@@ -31,7 +32,8 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
 
     /// <summary>What hours are worth for a line.</summary>
     /// <param name="ask">The line.</param>
-    /// <param name="dueAt">When it is wanted, wall clock; null when no date was said, and there is all the time it takes.</param>
+    /// <param name="dueAt">When it is wanted, wall clock; null when no date was said, and there is all the time it
+    /// takes.</param>
     /// <param name="book">Its numbers say how: by the plan, always, or a typed sum.</param>
     /// <param name="floor">What is already planned, the order's other lines among it.</param>
     public static WorthOfHands Reckon(AskInHand ask, LocalDateTime? dueAt, ShopBook book, FloorPlan floor)
@@ -130,7 +132,8 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
             ? (assumed, assumed > 0 ? "Numbers: price policy" : "no order is handed over yet")
             : (
                 learned,
-                $"{Shown.Number((double)book.Earned.Hours, 1, book.Numbers.Format)} h of orders handed over, and {AssumedHours:0} h at {Shown.AnHour(assumed, book.Numbers.Format)}"
+                $"{Shown.Number((double)book.Earned.Hours, 1, book.Numbers.Format)} h of orders handed over, and "
+                    + $"{AssumedHours:0} h at {Shown.AnHour(assumed, book.Numbers.Format)}"
             );
     }
 }

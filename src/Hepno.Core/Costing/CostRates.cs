@@ -14,7 +14,8 @@ namespace Hepno.Core.Costing;
 /// <param name="Spoilage">Shares of spoiled attempts the shop has learned, by method; empty for none.</param>
 /// <param name="HandsWorth">When an hour of hands is worth more than its wage.</param>
 /// <param name="HandsWorthAnHour">How much more, where it is typed.</param>
-/// <param name="CompleteShare">Share of runs that are to come out whole of what was bought for them: what spares are reckoned by, 0 to 1.</param>
+/// <param name="CompleteShare">Share of runs that are to come out whole of what was bought for them: what spares are
+/// reckoned by, 0 to 1.</param>
 public sealed record CostRates(
     decimal Wage,
     decimal OverheadPerHour,

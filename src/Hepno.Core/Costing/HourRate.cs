@@ -65,7 +65,8 @@ public static class HourRate
         );
     }
 
-    /// <summary>Money for rent and the rest for an hour of hands: fixed costs a month ÷ productive hours a month.</summary>
+    /// <summary>Money for rent and the rest for an hour of hands: fixed costs a month ÷ productive hours a
+    /// month.</summary>
     /// <param name="rates">Fixed costs, or the typed overhead.</param>
     /// <param name="week">How many hours there are.</param>
     public static Figure Overhead(CostRates rates, WorkWeek week)

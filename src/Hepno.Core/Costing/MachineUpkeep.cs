@@ -59,7 +59,8 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     private const int WeekDays = 7;
 
     /// <summary>What is usual for a kind of machine (assumed; the maker's manual decides).</summary>
-    /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine, calender or cutter.</param>
+    /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine, calender or
+    /// cutter.</param>
     public static IReadOnlyList<UpkeepTask> Usual(string kind) =>
         kind switch
         {
@@ -105,7 +106,8 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
             _ => [],
         };
 
-    /// <summary>What is due by a day, the longest due first. What was never done is due at once; a closed day passes it on to the next open one.</summary>
+    /// <summary>What is due by a day, the longest due first. What was never done is due at once; a closed day passes it
+    /// on to the next open one.</summary>
     /// <param name="today">The day.</param>
     /// <param name="week">Open hours, Sunday first.</param>
     public IReadOnlyList<UpkeepDue> DueBy(LocalDate today, IReadOnlyList<DayHours> week) =>
@@ -209,7 +211,8 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
             {
                 yield return new(
                     "range",
-                    $"{task.Name}: {task.Minutes:0.##} minutes, {task.Cost:0.00}, {task.TimesAYear:0.##} times a year cannot be.",
+                    $"{task.Name}: {task.Minutes:0.##} minutes, {task.Cost:0.00}, {task.TimesAYear:0.##} times a "
+                        + "year cannot be.",
                     $"tasks[{i}]",
                     "0 to 480 minutes, a cost of 0 or more, up to 5,000 times."
                 );

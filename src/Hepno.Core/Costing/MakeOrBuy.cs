@@ -85,7 +85,8 @@ public sealed record MakeOrBuyCase(
 }
 
 /// <summary>When making pays more than buying (docs/trade 14).</summary>
-/// <param name="BreakEvenMinutes">Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.</param>
+/// <param name="BreakEvenMinutes">Attended minutes a print at which making costs as much as buying: (bought − made) ×
+/// 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.</param>
 /// <param name="SavingEach">Saved by a print made here, hands paid.</param>
 /// <param name="SavingAMonth">Saved in a month, upkeep and room paid.</param>
 /// <param name="ToPayBack">The machine and what is spoiled while it is learned.</param>
@@ -157,10 +158,13 @@ public sealed record MakeOrBuy(
             each.Value <= 0 || kept / each.Value >= int.MaxValue ? null : (int)Math.Floor(kept / each.Value) + 1;
         var sentence =
             each.Value <= 0
-                ? $"Never: a print made here costs {Shown.Money(-each.Value, f)} more than one bought. It would have to take under {Shown.Number(breakEven, 2, f)} minutes."
+                ? $"Never: a print made here costs {Shown.Money(-each.Value, f)} more than one bought. It would "
+                    + $"have to take under {Shown.Number(breakEven, 2, f)} minutes."
             : months is not { } m
-                ? $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. {(least is { } l ? $"From {l} a month on it begins to pay." : "No number of prints pays for them.")}"
-            : $"Paid back in {Shown.Number(m, 1, f)} months at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: {Shown.Money(month.Value, f)} saved in each.";
+                ? $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. "
+                    + $"{(least is { } l ? $"From {l} a month on it begins to pay." : "No number of prints pays for them.")}"
+            : $"Paid back in {Shown.Number(m, 1, f)} months at {Shown.Number(c.PrintsAMonth, 0, f)} prints a "
+                + $"month: {Shown.Money(month.Value, f)} saved in each.";
         return new(breakEven, each, month, pay, Prints(c.MachinePrice), least, months, sentence);
     }
 }

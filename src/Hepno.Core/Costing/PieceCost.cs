@@ -6,15 +6,18 @@ namespace Hepno.Core.Costing;
 /// <param name="Id">Placement.</param>
 /// <param name="Label">On screen.</param>
 /// <param name="Material">Transfer or vinyl of one attempt, freight share included.</param>
-/// <param name="FailureChance">Share of attempts that spoil the piece, seen right after the press, 0 to under 1.</param>
+/// <param name="FailureChance">Share of attempts that spoil the piece, seen right after the press, 0 to under
+/// 1.</param>
 /// <param name="AttendedSeconds">Attended seconds of one attempt.</param>
 /// <param name="PressSeconds">Press-held seconds of one attempt.</param>
 /// <param name="Bought">Attempts the bought material is enough for; 0 when bought exactly as used.</param>
 /// <param name="SetUp">Money once for the design, whatever is ruined; null when there is none.</param>
-/// <param name="Stage">Attempts of a lower stage come first: what is sent out before what is stitched, that before what is pressed.</param>
+/// <param name="Stage">Attempts of a lower stage come first: what is sent out before what is stitched, that before what
+/// is pressed.</param>
 /// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
 /// <param name="Over">The attempt it lies on, which comes before it; null for the cloth.</param>
-/// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an attempt.</param>
+/// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an
+/// attempt.</param>
 public sealed record Attempt(
     string Id,
     string Label,
@@ -48,7 +51,8 @@ public sealed record Attempt(
 /// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
 /// <param name="TimeSource">Where the seconds come from, in words.</param>
-/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade 8).</param>
+/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade
+/// 8).</param>
 /// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
 public sealed record PieceInputs(
     int Quantity,

@@ -18,7 +18,9 @@ public static class Spoilage
         + Money.Times(inputs.PrepAttendedSeconds / 3600, inputs.Wage + inputs.OverheadPerHour)
         + Money.Times(inputs.PrepPressSeconds / 3600, inputs.PressHour.Value);
 
-    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt, within each stage; where some lie on others, the best of the orders in which what lies below comes first.</summary>
+    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt,
+    /// within each stage; where some lie on others, the best of the orders in which what lies below comes
+    /// first.</summary>
     /// <param name="decorations">Each with the cost of one attempt, above 0.</param>
     public static IReadOnlyList<Attempt> CheapestOrder(IReadOnlyList<(Attempt Decoration, decimal Cost)> decorations) =>
         decorations.Any(d => d.Decoration.Over is not null)
@@ -51,7 +53,8 @@ public static class Spoilage
                 )
                 .SelectMany(d => Layered([.. done, d], [.. left.Where(x => x != d)]));
 
-    /// <summary>Expected cost of one good piece when each fault is seen right after its press: [B + Σ r_i·Π_{j&lt;i}(1−s_j)] / Π(1−s_j).</summary>
+    /// <summary>Expected cost of one good piece when each fault is seen right after its press: [B + Σ
+    /// r_i·Π_{j&lt;i}(1−s_j)] / Π(1−s_j).</summary>
     /// <param name="start">B.</param>
     /// <param name="attempts">r_i and s_i in the order of pressing.</param>
     public static decimal SeenAtOnce(decimal start, IReadOnlyList<(decimal Cost, double Failure)> attempts)
@@ -66,11 +69,13 @@ public static class Spoilage
         return Money.Times(1 / alive, sum);
     }
 
-    /// <summary>Expected cost of one good piece when faults are seen only at the last inspection: (B + Σ r_i) / Π(1−s_j).</summary>
+    /// <summary>Expected cost of one good piece when faults are seen only at the last inspection: (B + Σ r_i) /
+    /// Π(1−s_j).</summary>
     public static decimal SeenAtTheEnd(decimal start, IReadOnlyList<(decimal Cost, double Failure)> attempts) =>
         Money.Times(1 / attempts.Aggregate(1.0, (a, d) => a * (1 - d.Failure)), start + attempts.Sum(d => d.Cost));
 
-    /// <summary>The spoilage stratum: expected cost of ruined attempts, and bought transfers that are left over.</summary>
+    /// <summary>The spoilage stratum: expected cost of ruined attempts, and bought transfers that are left
+    /// over.</summary>
     internal static Figure Stratum(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double[] attemptsPerGood)
     {
         var start = StartCost(inputs);

@@ -50,7 +50,8 @@ public enum CureVerdict
 /// <param name="WhiteOnly">True for white ink alone: it has no colour that shows when it is cured.</param>
 public sealed record CuredPrints(OrderId OrderId, LineId LineId, PlacementId PlacementId, int Prints, bool WhiteOnly);
 
-/// <summary>Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade 15.3).</summary>
+/// <summary>Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays
+/// known which prints shared a heat (docs/trade 15.3).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Number">Counted from 1: "C-31".</param>
 /// <param name="PrinterId">The film printer.</param>
@@ -89,7 +90,8 @@ public sealed record CureBatch(
     /// <summary>Its number as written: "C-31".</summary>
     public string Code() => $"C-{Number}";
 
-    /// <summary>True when its white prints wait: both colour patches, before and after them, must have been pressed and hold (docs/trade 12).</summary>
+    /// <summary>True when its white prints wait: both colour patches, before and after them, must have been pressed and
+    /// hold (docs/trade 12).</summary>
     public bool Holds() =>
         Verdict == CureVerdict.Open
         && Prints.Any(p => p.WhiteOnly)

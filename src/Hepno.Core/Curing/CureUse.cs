@@ -14,7 +14,8 @@ public sealed record CureUse(double ColourMl, double WhiteMl, double FilmIn, dou
     /// <summary>Nothing.</summary>
     public static CureUse None { get; } = new(0, 0, 0, 0);
 
-    /// <summary>What prints of one place take: painted area × the printer's ml and g an in² (docs/trade 2), film by rows; nothing of the roll for a print that does not go on it.</summary>
+    /// <summary>What prints of one place take: painted area × the printer's ml and g an in² (docs/trade 2), film by
+    /// rows; nothing of the roll for a print that does not go on it.</summary>
     /// <param name="print">The placement, at its largest size.</param>
     /// <param name="printer">The printer.</param>
     /// <param name="white">True when white lies under all of it.</param>

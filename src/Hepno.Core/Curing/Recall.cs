@@ -22,7 +22,8 @@ public sealed record CuredFate(
 /// <param name="Cured">Whose, how many in the batch.</param>
 /// <param name="PiecesAtLeast">Pieces that surely carry one of its prints.</param>
 /// <param name="PiecesAtMost">Pieces that may carry one.</param>
-/// <param name="LookAt">Pieces to look at: more than may carry one where prints of other batches lie among them.</param>
+/// <param name="LookAt">Pieces to look at: more than may carry one where prints of other batches lie among
+/// them.</param>
 /// <param name="Out">How many of these the customer may have.</param>
 /// <param name="PrintsWaiting">Prints not pressed yet, to be thrown away.</param>
 /// <param name="Cost">Making it anew, opened.</param>
@@ -40,8 +41,10 @@ public sealed record RecallLine(
 public static class Recall
 {
     /// <summary>
-    /// A print of the batch is on a piece or waits. Of P pressed pieces at most min(B, P) carry one of its B prints, and at least P less the O prints of other batches.
-    /// A spoiled piece is made whole again (blank, prints, hands); a print that waits is only printed again. Reckoned at the most.
+    /// A print of the batch is on a piece or waits. Of P pressed pieces at most min(B, P) carry one of its B prints,
+    /// and at least P less the O prints of other batches.
+    /// A spoiled piece is made whole again (blank, prints, hands); a print that waits is only printed again. Reckoned
+    /// at the most.
     /// </summary>
     public static RecallLine Of(CuredFate fate)
     {

@@ -7,8 +7,10 @@ public static class WorkLeft
 {
     private static readonly Supply[] OfFilm = [Supply.ColourInk, Supply.WhiteInk, Supply.Film, Supply.Powder];
 
-    /// <summary>Prints that can still be made of waiting work, one after the other, and what runs out first; null when everything suffices.</summary>
-    /// <param name="left">What is left of a supply, in its unit; null where it is not known: it then sets no limit.</param>
+    /// <summary>Prints that can still be made of waiting work, one after the other, and what runs out first; null when
+    /// everything suffices.</summary>
+    /// <param name="left">What is left of a supply, in its unit; null where it is not known: it then sets no
+    /// limit.</param>
     /// <param name="work">Waiting prints in the order they will be printed, with what all of them take.</param>
     public static (int Prints, Supply? Short) Reckon(
         Func<Supply, double?> left,

@@ -2,7 +2,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>Looks a layout over by itself, knowing nothing of how it was made: overlap, gap, margin, copies, turning.</summary>
+/// <summary>Looks a layout over by itself, knowing nothing of how it was made: overlap, gap, margin, copies,
+/// turning.</summary>
 public static class GangCheck
 {
     /// <summary>Nearer than this is touching: rounding of a thousandth of a thousandth, in.</summary>
@@ -35,7 +36,8 @@ public static class GangCheck
             {
                 yield return new(
                     "size",
-                    $"{nameOf(p.DesignId)} lies {p.WidthIn:0.###} × {p.HeightIn:0.###} in and is {width:0.###} × {height:0.###}.",
+                    $"{nameOf(p.DesignId)} lies {p.WidthIn:0.###} × {p.HeightIn:0.###} in and is {width:0.###} × "
+                        + $"{height:0.###}.",
                     $"placed[{i}]",
                     "Lay it at its own size."
                 );
@@ -85,7 +87,8 @@ public static class GangCheck
         }
     }
 
-    /// <summary>By how much two boxes on one sheet lie nearer than a gap, across and along, in; 0 or less where they do not.</summary>
+    /// <summary>By how much two boxes on one sheet lie nearer than a gap, across and along, in; 0 or less where they do
+    /// not.</summary>
     internal static double Lack(double gap, GangPlaced a, GangPlaced b) =>
         Math.Min(
             Math.Min(a.Y + a.HeightIn + gap - b.Y, b.Y + b.HeightIn + gap - a.Y),
@@ -116,7 +119,8 @@ public static class GangCheck
                     {
                         yield return new(
                             "near",
-                            $"{nameOf(a.DesignId)} and {nameOf(b.DesignId)} lie {lack:0.##} in too near: {gap:0.###} in stay free between prints.",
+                            $"{nameOf(a.DesignId)} and {nameOf(b.DesignId)} lie {lack:0.##} in too near: "
+                                + $"{gap:0.###} in stay free between prints.",
                             $"placed[{along[j].I}]",
                             "Move one of them."
                         );

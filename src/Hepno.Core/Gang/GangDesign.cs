@@ -7,7 +7,8 @@ namespace Hepno.Core.Gang;
 /// <param name="Copies">How many, 1 or more.</param>
 /// <param name="MayTurn">True when it may lie turned by a quarter.</param>
 /// <param name="Group">Designs of one group stay together on one sheet, in one orientation; empty for none.</param>
-/// <param name="Cover">Share of its box that it takes, 0 to 1: less than all where it is laid by its own outline (<see cref="GangShapes"/>).</param>
+/// <param name="Cover">Share of its box that it takes, 0 to 1: less than all where it is laid by its own outline
+/// (<see cref="GangShapes"/>).</param>
 public sealed record GangDesign(
     string Id,
     double WidthIn,

@@ -4,9 +4,12 @@ namespace Hepno.Core.Gang;
 internal static class GangFloor
 {
     /// <summary>
-    /// A length no strip can be under. Cut every box into bars across the strip: bars side by side at one height may not be wider than the strip together. Any function f of
-    /// widths that keeps f(a) + f(b) + ... at most f(strip) wherever a + b + ... is at most the strip gives a bound, the sum of f(width) × height over f(strip);
-    /// a box that may turn counts the way that is less. Area is f(w) = w; the others round widths up to shares of the strip.
+    /// A length no strip can be under. Cut every box into bars across the strip: bars side by side at one height may
+    /// not be wider than the strip together. Any function f of
+    /// widths that keeps f(a) + f(b) + ... at most f(strip) wherever a + b + ... is at most the strip gives a bound,
+    /// the sum of f(width) × height over f(strip);
+    /// a box that may turn counts the way that is less. Area is f(w) = w; the others round widths up to shares of the
+    /// strip.
     /// </summary>
     /// <param name="width">Width of the strip, gap added.</param>
     /// <param name="boxes">What is laid, gap added.</param>
@@ -14,7 +17,8 @@ internal static class GangFloor
     {
         var kinds = Kinds(boxes);
         var best = kinds.Sum(k => k.Count * k.Box.W * k.Box.H) / width;
-        // a layout may touch by the width of its rounding: what nearly goes side by side must not count as if it did not
+        // a layout may touch by the width of its rounding: what nearly goes side by side must not count as if it did
+        // not
         var wide = width + Rounding;
         // no box is shorter than its shorter way that still goes on the strip
         best = Math.Max(
@@ -44,8 +48,10 @@ internal static class GangFloor
     }
 
     /// <summary>
-    /// A length under which copies of one box do not go. Lines across the strip are drawn a distance d apart, as few as may be: a box h long is met by floor(h / d) of them at least, and a line meets only
-    /// what goes side by side, so there are ceil(copies / most a line pays for) lines. With d = h this is rows, and exact for boxes that may not turn.
+    /// A length under which copies of one box do not go. Lines across the strip are drawn a distance d apart, as few as
+    /// may be: a box h long is met by floor(h / d) of them at least, and a line meets only
+    /// what goes side by side, so there are ceil(copies / most a line pays for) lines. With d = h this is rows, and
+    /// exact for boxes that may not turn.
     /// </summary>
     private static double OneKind(double wide, Skyline.Box box, int copies)
     {
@@ -68,8 +74,9 @@ internal static class GangFloor
     }
 
     /// <summary>
-    /// Sheets no layout can be under. On one sheet, for any two of the functions above, the sum of f(width) × g(height) is at most one: what is wider than half a sheet and longer than half one
-    /// stands alone, whatever room is left beside it. A box that may turn counts the way that is less.
+    /// Sheets no layout can be under. On one sheet, for any two of the functions above, the sum of f(width) × g(height)
+    /// is at most one: what is wider than half a sheet and longer than half one stands alone, whatever room is left
+    /// beside it. A box that may turn counts the way that is less.
     /// </summary>
     public static int Sheets(double width, double length, IReadOnlyList<Skyline.Box> boxes)
     {
@@ -124,7 +131,8 @@ internal static class GangFloor
     // shares of the strip to shares of one, none of which lets more than one whole side by side
     private static IEnumerable<Func<double, double>> Functions(double width, IReadOnlyList<Skyline.Box> boxes)
     {
-        // what is wider than all but a little of the strip stands alone; what is narrower than that little goes beside it for nothing
+        // what is wider than all but a little of the strip stands alone; what is narrower than that little goes beside
+        // it for nothing
         foreach (
             var little in boxes
                 .SelectMany(b => new[] { b.W / width, b.H / width, 1 - (b.W / width), 1 - (b.H / width) })

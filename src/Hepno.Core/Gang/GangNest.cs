@@ -6,7 +6,8 @@ namespace Hepno.Core.Gang;
 /// <param name="Placed">Where every copy lies; on sheets in the order of their sheets.</param>
 /// <param name="Sheets">Sheets begun; 1 on a roll.</param>
 /// <param name="UsedLengthIn">Length used, margins in it, in; of the last sheet where there are several.</param>
-/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose number counts.</param>
+/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose
+/// number counts.</param>
 /// <param name="FloorSheets">No layout can have fewer sheets; 1 on a roll.</param>
 /// <param name="Utilisation">Share of the used ground that is covered by designs, 0 to 1.</param>
 /// <param name="Steps">Layings tried.</param>
@@ -24,12 +25,14 @@ public sealed record GangFound(
     double CoveredIn2
 )
 {
-    /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.</summary>
+    /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing
+    /// can be under; 0 for nothing laid.</summary>
     public double OverFloor =>
         Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
 }
 
-/// <summary>Lays different designs together on film, a roll or sheets (docs/trade 7). The same designs, seed and steps give the same layout.</summary>
+/// <summary>Lays different designs together on film, a roll or sheets (docs/trade 7). The same designs, seed and steps
+/// give the same layout.</summary>
 public static class GangNest
 {
     /// <summary>Most copies that are laid whole, and moved by hand.</summary>
@@ -54,7 +57,8 @@ public static class GangNest
     /// <param name="designs">What is laid.</param>
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried; <see cref="OnePass"/> for the usual orders alone.</param>
-    /// <param name="go">Told the length or the sheets so far after some steps; false ends the search, the best is kept.</param>
+    /// <param name="go">Told the length or the sheets so far after some steps; false ends the search, the best is
+    /// kept.</param>
     public static GangFound Lay(
         GangGround ground,
         IReadOnlyList<GangDesign> designs,
@@ -63,7 +67,8 @@ public static class GangNest
         Func<int, double, bool>? go = null
     ) => Lay(ground, designs, seed, steps, steps > OnePass, go);
 
-    /// <summary>Laid with the floor that is known without trying out what goes on a sheet: that trying-out lays too.</summary>
+    /// <summary>Laid with the floor that is known without trying out what goes on a sheet: that trying-out lays
+    /// too.</summary>
     internal static GangFound LayPlainly(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps) =>
         Lay(ground, designs, seed, steps, false, null);
 
@@ -199,7 +204,8 @@ public static class GangNest
         );
     }
 
-    /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked here (<see cref="GangCheck"/>).</summary>
+    /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked
+    /// here (<see cref="GangCheck"/>).</summary>
     /// <param name="ground">What it lies on.</param>
     /// <param name="designs">What was to be laid.</param>
     /// <param name="placed">Where every copy lies.</param>
@@ -335,7 +341,8 @@ public static class GangNest
         {
             yield return new(
                 "gap",
-                $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of {ground.WidthIn:0.##} in.",
+                $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of "
+                    + $"{ground.WidthIn:0.##} in.",
                 "gapIn",
                 "A quarter of an inch is usual for both."
             );

@@ -2,9 +2,11 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>How a roll is billed: by steps of length, in set lengths with set prices, or one's own by what is used of it.</summary>
+/// <summary>How a roll is billed: by steps of length, in set lengths with set prices, or one's own by what is used of
+/// it.</summary>
 /// <param name="StepIn">Every begun step is billed, in; 0 where there are set lengths, and for one's own.</param>
-/// <param name="Steps">Money for a step, by how many are bought; for one's own, for an inch; empty where there are set lengths.</param>
+/// <param name="Steps">Money for a step, by how many are bought; for one's own, for an inch; empty where there are set
+/// lengths.</param>
 /// <param name="Lengths">Set lengths with what each costs; null for steps.</param>
 public sealed record RollPrice(double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength>? Lengths = null)
 {
@@ -22,7 +24,8 @@ public sealed record SetLength(double LengthIn, decimal Price);
 
 /// <summary>What a layout is billed.</summary>
 /// <param name="BilledIn">Length billed, in; 0 for sheets.</param>
-/// <param name="Sheets">Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll takes several set ones; 0 for a roll else.</param>
+/// <param name="Sheets">Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll
+/// takes several set ones; 0 for a roll else.</param>
 /// <param name="Cost">Money, opened.</param>
 /// <param name="Waste">Of it, what no design lies on.</param>
 public sealed record GangBill(double BilledIn, int Sheets, Figure Cost, decimal Waste);
@@ -38,7 +41,9 @@ public static class GangBills
 {
     private const double Eps = 1e-6;
 
-    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it and several of the longest before it, null when none does; of one's own the used length.</summary>
+    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the
+    /// cheapest set length that holds it and several of the longest before it, null when none does; of one's own the
+    /// used length.</summary>
     public static GangBill? Roll(GangFound found, GangGround ground, RollPrice price)
     {
         if (price.Lengths is { Count: > 0 } lengths)
@@ -87,7 +92,8 @@ public static class GangBills
                     steps,
                     FigureUnit.Count,
                     steps > begun
-                        ? $"{begun} are needed: {(begun < price.Least ? "no fewer are sold" : "more cost less from the next break")}"
+                        ? $"{begun} are needed: "
+                            + $"{(begun < price.Least ? "no fewer are sold" : "more cost less from the next break")}"
                         : "used ÷ step, rounded up"
                 ),
                 Figure.Input(
@@ -150,7 +156,8 @@ public static class GangBills
             );
     }
 
-    /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs less.</summary>
+    /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs
+    /// less.</summary>
     /// <param name="found">The layout.</param>
     /// <param name="ground">A sheet.</param>
     /// <param name="breaks">Money for a sheet, by how many are bought.</param>

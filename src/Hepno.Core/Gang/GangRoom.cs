@@ -5,7 +5,8 @@ public static class GangRoom
 {
     private const double Eps = 1e-7;
 
-    /// <summary>The first room for a copy, nearest the beginning, then leftmost; the way round that ends sooner. Null where there is none.</summary>
+    /// <summary>The first room for a copy, nearest the beginning, then leftmost; the way round that ends sooner. Null
+    /// where there is none.</summary>
     /// <param name="ground">What it is laid on.</param>
     /// <param name="sheet">On which sheet.</param>
     /// <param name="placed">What lies there.</param>

@@ -1,13 +1,15 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>What the designs of a layout take of the ground: their own outlines where they have one and are laid by it, else their boxes (docs/trade 7).</summary>
+/// <summary>What the designs of a layout take of the ground: their own outlines where they have one and are laid by it,
+/// else their boxes (docs/trade 7).</summary>
 /// <param name="outlines">Outlines by design; the others are boxes.</param>
 public sealed class GangShapes(IReadOnlyDictionary<string, IReadOnlyList<OutlinePart>> outlines)
 {
     /// <summary>Every design is its box.</summary>
     public static readonly GangShapes Boxes = new(new Dictionary<string, IReadOnlyList<OutlinePart>>());
 
-    /// <summary>What a copy takes, as it lies: one box, or the parts of its outline. Turned, the top of the picture lies to the right.</summary>
+    /// <summary>What a copy takes, as it lies: one box, or the parts of its outline. Turned, the top of the picture
+    /// lies to the right.</summary>
     public IReadOnlyList<GangPlaced> Parts(GangPlaced copy) =>
         !outlines.TryGetValue(copy.DesignId, out var parts)
             ? [copy]

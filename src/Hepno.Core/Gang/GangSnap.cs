@@ -1,6 +1,7 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>Where a copy that is moved by hand comes to lie: pulled to the edges, to a gap's distance from others and flush with them, when it is near.</summary>
+/// <summary>Where a copy that is moved by hand comes to lie: pulled to the edges, to a gap's distance from others and
+/// flush with them, when it is near.</summary>
 public static class GangSnap
 {
     /// <summary>The place it snaps to.</summary>

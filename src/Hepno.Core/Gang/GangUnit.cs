@@ -71,7 +71,9 @@ internal sealed record GangUnit(
     public Problem TooLarge(GangGround ground) =>
         new(
             "too-large",
-            $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} in does not go on {ground.WidthIn:0.##}{(ground.LengthIn is { } l ? $" × {l:0.##}" : "")} in with its margins{(MayTurn ? ", either way round" : " without turning")}.",
+            $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} in does not go on "
+                + $"{ground.WidthIn:0.##}{(ground.LengthIn is { } l ? $" × {l:0.##}" : "")} in with its "
+                + $"margins{(MayTurn ? ", either way round" : " without turning")}.",
             Name,
             "A smaller print, wider film, or leave to turn it."
         );
@@ -97,7 +99,8 @@ internal sealed record GangUnit(
                 }
         );
 
-    /// <summary>Blocks a group may be laid in, none of which is both as narrow and as short as another: from one copy wide to the whole ground.</summary>
+    /// <summary>Blocks a group may be laid in, none of which is both as narrow and as short as another: from one copy
+    /// wide to the whole ground.</summary>
     /// <param name="ground">What it is laid on.</param>
     /// <param name="name">The group.</param>
     /// <param name="designs">What is in it.</param>

@@ -38,9 +38,10 @@ public sealed record IdenticalLayout(
 public sealed record IdenticalPlan(IReadOnlyList<IdenticalLayout> Layouts, Figure Cost, decimal Least, bool Proved);
 
 /// <summary>
-/// Chooses how many copies of each design go on a sheet and how many sheets are bought (docs/trade 7). N sheets need the needed copies over N, rounded up, on each; more sheets need no
-/// more on each, and cost no less, so the fewest sheets whose copies go on one are the cheapest. Area alone is too optimistic: that they go on is shown by a layout. Up to four designs every way to
-/// part them into layouts is tried.
+/// Chooses how many copies of each design go on a sheet and how many sheets are bought (docs/trade 7). N sheets need
+/// the needed copies over N, rounded up, on each; more sheets need no
+/// more on each, and cost no less, so the fewest sheets whose copies go on one are the cheapest. Area alone is too
+/// optimistic: that they go on is shown by a layout. Up to four designs every way to part them into layouts is tried.
 /// </summary>
 public static class IdenticalSheets
 {

@@ -3,7 +3,8 @@ using System.Globalization;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>Remembers layouts of the usual orders: comparisons lay prints of the same sizes on the same film many times, and the answer never changes.</summary>
+/// <summary>Remembers layouts of the usual orders: comparisons lay prints of the same sizes on the same film many
+/// times, and the answer never changes.</summary>
 public sealed class LayoutMemo
 {
     // copies of all layouts kept, some 60 bytes each
@@ -20,7 +21,8 @@ public sealed class LayoutMemo
             ? found
             : Named(found, ids, designs);
 
-    /// <summary>The same, its copies called as those that were laid first: where no copy is asked for by its name.</summary>
+    /// <summary>The same, its copies called as those that were laid first: where no copy is asked for by its
+    /// name.</summary>
     public GangFound LayNameless(GangGround ground, IReadOnlyList<GangDesign> designs) => Known(ground, designs).Found;
 
     private (GangFound Found, IReadOnlyList<string> Ids) Known(GangGround ground, IReadOnlyList<GangDesign> designs)

@@ -2,7 +2,8 @@ using System.Globalization;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>Lays the same designs at many counts: few copies one by one, many by the length a copy takes between layings of some hundred. For comparisons over quantities alone; what is bought is laid whole.</summary>
+/// <summary>Lays the same designs at many counts: few copies one by one, many by the length a copy takes between
+/// layings of some hundred. For comparisons over quantities alone; what is bought is laid whole.</summary>
 /// <param name="memo">Layouts laid before; null for none.</param>
 public sealed class LayoutSketch(LayoutMemo? memo = null)
 {
@@ -14,7 +15,8 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
     private readonly LayoutMemo _laid = memo ?? new();
     private readonly Dictionary<string, double[]> _knots = [];
 
-    /// <summary>A layout whose length and sheets are as long as one laid whole would about be; of many copies only one is placed, to stand for all: where they lie is not asked here.</summary>
+    /// <summary>A layout whose length and sheets are as long as one laid whole would about be; of many copies only one
+    /// is placed, to stand for all: where they lie is not asked here.</summary>
     /// <param name="ground">What it is laid on.</param>
     /// <param name="designs">What is laid.</param>
     public GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs)
@@ -82,9 +84,12 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
             ? double.PositiveInfinity
             : ((found.Sheets - 1) * (ground.LengthIn ?? 0)) + found.UsedLengthIn;
 
-    private static string Key(GangGround ground, IReadOnlyList<GangDesign> designs) =>
-        string.Create(
+    private static string Key(GangGround ground, IReadOnlyList<GangDesign> designs)
+    {
+        var each = string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn}"));
+        return string.Create(
             CultureInfo.InvariantCulture,
-            $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn}"))}"
+            $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {each}"
         );
+    }
 }

@@ -1,7 +1,8 @@
 namespace Hepno.Core.Gang;
 
 /// <summary>A design of a layout with how many the line needs.</summary>
-/// <param name="Key">Identity within the layout: the placement, and the sizes it is for where it is smaller on some.</param>
+/// <param name="Key">Identity within the layout: the placement, and the sizes it is for where it is smaller on
+/// some.</param>
 /// <param name="WidthIn">Width, in.</param>
 /// <param name="HeightIn">Height, in.</param>
 /// <param name="Needed">Prints the line needs, spares in it.</param>
@@ -40,7 +41,8 @@ public sealed record LaidDesign(
 /// <param name="Pinned">True when a search leaves it where it is.</param>
 public sealed record LaidCopy(string Key, int Sheet, double X, double Y, bool Turned, bool Pinned = false);
 
-/// <summary>The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade 7).</summary>
+/// <summary>The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same
+/// prints (docs/trade 7).</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="FilmId">On whose film.</param>
 /// <param name="On">The roll or which sheet of it.</param>
@@ -66,7 +68,8 @@ public sealed record LineLayout(
     /// <summary>True when prints are laid by their own outlines: some may lie in the empty corners of others.</summary>
     public bool IsByOutline => Designs.Any(d => d.Cover < 1);
 
-    /// <summary>How many copies of each design another's box reaches into: those are cut out round their outline, the others straight. Empty for a layout of boxes.</summary>
+    /// <summary>How many copies of each design another's box reaches into: those are cut out round their outline, the
+    /// others straight. Empty for a layout of boxes.</summary>
     /// <param name="gapIn">Kept between boxes, in.</param>
     public IReadOnlyDictionary<string, int> CutRound(double gapIn)
     {
@@ -97,7 +100,8 @@ public sealed record LineLayout(
     public GangFound Found(GangGround ground) =>
         GangNest.Found(ground, [.. Designs.Select(d => d.Laid())], Placed(), Steps);
 
-    /// <summary>The layout as if its extra copies were not there: what the order alone would be billed for it.</summary>
+    /// <summary>The layout as if its extra copies were not there: what the order alone would be billed for
+    /// it.</summary>
     public GangFound FoundNeeded(GangGround ground)
     {
         // the copies that lie nearest the beginning are the order's

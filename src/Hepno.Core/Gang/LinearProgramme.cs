@@ -1,11 +1,13 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>The most a sum can be under limits on other sums of the same things, none of them below nothing (the simplex method, by the smallest index so that it ends).</summary>
+/// <summary>The most a sum can be under limits on other sums of the same things, none of them below nothing (the
+/// simplex method, by the smallest index so that it ends).</summary>
 internal static class LinearProgramme
 {
     private const double Eps = 1e-9;
 
-    /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not negative. What rounding put over a limit is taken back, so no more is said than a real x reaches.</summary>
+    /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not
+    /// negative. What rounding put over a limit is taken back, so no more is said than a real x reaches.</summary>
     /// <param name="worth">What one of each thing counts.</param>
     /// <param name="rows">One row for each limit.</param>
     /// <param name="limits">The limits.</param>

@@ -7,7 +7,8 @@ namespace Hepno.Core.Gang;
 /// <param name="Count">How many of it the run needs.</param>
 public sealed record PatternPart(string Name, double WidthIn, double HeightIn, int Count);
 
-/// <summary>Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across.</summary>
+/// <summary>Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another
+/// width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across.</summary>
 /// <param name="OnFabric">Where they lie on the cloth; its used length is what is bought and calendered.</param>
 /// <param name="OnPaper">Where they lie on the paper; its used length is what is printed.</param>
 public sealed record Marker(GangFound OnFabric, GangFound OnPaper)

@@ -1,6 +1,7 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to 1.</summary>
+/// <summary>A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to
+/// 1.</summary>
 /// <param name="X">Left edge.</param>
 /// <param name="Y">Top edge.</param>
 /// <param name="Width">Width.</param>

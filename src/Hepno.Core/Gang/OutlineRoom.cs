@@ -1,6 +1,7 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>Finds room for a copy among outlines: at some places across it is let down towards the beginning as far as nothing is in its way, past what lies before.</summary>
+/// <summary>Finds room for a copy among outlines: at some places across it is let down towards the beginning as far as
+/// nothing is in its way, past what lies before.</summary>
 internal static class OutlineRoom
 {
     private const double Eps = 1e-7;

@@ -1,8 +1,10 @@
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// Lays designs by their own outlines. Half of the search lays small prints into the empty corners of large ones and everything else as boxes, which are laid best; the other half lets every copy down
-/// among the outlines of the others, in one order after another. The shorter is kept. The same designs, seed and steps give the same layout.
+/// Lays designs by their own outlines. Half of the search lays small prints into the empty corners of large ones and
+/// everything else as boxes, which are laid best; the other half lets every copy down
+/// among the outlines of the others, in one order after another. The shorter is kept. The same designs, seed and steps
+/// give the same layout.
 /// </summary>
 public static class OutlineSearch
 {

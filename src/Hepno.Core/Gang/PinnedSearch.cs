@@ -1,8 +1,10 @@
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// Lays designs round copies that stay where they are, and by their own outlines. Each copy in its turn goes to the first room for it; what is varied is the order: the best of a few usual ones, then
-/// two copies change places as long as there are steps, and what is no worse is gone on from. The same designs, seed and steps give the same layout.
+/// Lays designs round copies that stay where they are, and by their own outlines. Each copy in its turn goes to the
+/// first room for it; what is varied is the order: the best of a few usual ones, then
+/// two copies change places as long as there are steps, and what is no worse is gone on from. The same designs, seed
+/// and steps give the same layout.
 /// </summary>
 public static class PinnedSearch
 {
@@ -15,7 +17,8 @@ public static class PinnedSearch
     /// <param name="designs">What is laid.</param>
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried, each as much work as one without pinned copies.</param>
-    /// <param name="go">Told the length or the sheets so far after each laying; false ends it, the best is kept.</param>
+    /// <param name="go">Told the length or the sheets so far after each laying; false ends it, the best is
+    /// kept.</param>
     /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
     /// <param name="before">A layout of the same copies whose order is tried too; null for none.</param>
     public static (IReadOnlyList<GangPlaced> Placed, int Steps) Around(
@@ -91,7 +94,8 @@ public static class PinnedSearch
         return (best.Placed, used);
     }
 
-    /// <summary>True when one layout of the same designs is better than another: more is laid, on fewer sheets, shorter.</summary>
+    /// <summary>True when one layout of the same designs is better than another: more is laid, on fewer sheets,
+    /// shorter.</summary>
     internal static bool IsBetter(IReadOnlyList<GangPlaced> a, IReadOnlyList<GangPlaced> b) =>
         Worth.Of(a).CompareTo(Worth.Of(b)) < 0;
 

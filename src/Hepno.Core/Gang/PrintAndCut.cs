@@ -2,7 +2,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>A sheet that is printed and then cut along its prints: a cutter finds them by marks, and only what lies inside the marks can be cut.</summary>
+/// <summary>A sheet that is printed and then cut along its prints: a cutter finds them by marks, and only what lies
+/// inside the marks can be cut.</summary>
 /// <param name="SheetWidthIn">Width of the sheet, in.</param>
 /// <param name="SheetLengthIn">Its length, in.</param>
 /// <param name="LeftIn">Taken by marks at the left, in.</param>
@@ -24,7 +25,8 @@ public sealed record PrintAndCut(
     public GangGround Inside() =>
         new(SheetWidthIn - LeftIn - RightIn, SheetLengthIn - TopIn - BottomIn, 2 * BleedIn, BleedIn);
 
-    /// <summary>Lays prints inside the marks, bleed between and round them; places are from the sheet's own corner.</summary>
+    /// <summary>Lays prints inside the marks, bleed between and round them; places are from the sheet's own
+    /// corner.</summary>
     /// <param name="designs">What is printed, as it is cut out.</param>
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried.</param>
@@ -54,7 +56,8 @@ public sealed record PrintAndCut(
         {
             yield return new(
                 "range",
-                $"Marks of {LeftIn:0.##}, {TopIn:0.##}, {RightIn:0.##} and {BottomIn:0.##} in leave nothing of {SheetWidthIn:0.##} × {SheetLengthIn:0.##} in.",
+                $"Marks of {LeftIn:0.##}, {TopIn:0.##}, {RightIn:0.##} and {BottomIn:0.##} in leave nothing of "
+                    + $"{SheetWidthIn:0.##} × {SheetLengthIn:0.##} in.",
                 "marks",
                 "The cutter's manual says how much its marks take."
             );

@@ -3,8 +3,10 @@ using Hepno.Core.Measures;
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// Lays more copies than are laid whole: a pattern of some hundred is laid once and repeated, along a roll one after the other, on sheets sheet by sheet; what is left over is laid after it.
-/// The waste between two patterns is that of one uneven end in some hundred copies; how far the whole is over the floor is said as for any layout.
+/// Lays more copies than are laid whole: a pattern of some hundred is laid once and repeated, along a roll one after
+/// the other, on sheets sheet by sheet; what is left over is laid after it.
+/// The waste between two patterns is that of one uneven end in some hundred copies; how far the whole is over the floor
+/// is said as for any layout.
 /// </summary>
 internal static class RepeatedLay
 {

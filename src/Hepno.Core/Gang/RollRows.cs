@@ -26,7 +26,8 @@ public sealed record RollRows(
     /// <summary>The shorter of both orientations, or null when a box fits in neither.</summary>
     /// <param name="widthIn">Artwork width, in.</param>
     /// <param name="heightIn">Artwork height, in.</param>
-    /// <param name="marginIn">Weeding margin, or half the gap between prints, on every side; it belongs to the box, so neighbours stand two margins apart, in.</param>
+    /// <param name="marginIn">Weeding margin, or half the gap between prints, on every side; it belongs to the box, so
+    /// neighbours stand two margins apart, in.</param>
     /// <param name="rollWidthIn">Usable width of the roll, in.</param>
     /// <param name="count">Boxes, 1 or more.</param>
     /// <param name="shared">True when neighbours share one margin.</param>

@@ -8,7 +8,8 @@ namespace Hepno.Core.Gang;
 /// <param name="Times">How often.</param>
 public sealed record MarkerTimes(Marker Marker, IReadOnlyList<SizeCount> Sizes, int Times);
 
-/// <summary>The markers of a run of garments: the same one again and again, and one more for what is left. A marker as long as the whole run could be neither laid nor handled.</summary>
+/// <summary>The markers of a run of garments: the same one again and again, and one more for what is left. A marker as
+/// long as the whole run could be neither laid nor handled.</summary>
 /// <param name="Each">The markers.</param>
 /// <param name="FabricWidthIn">Width of cloth they lie on, in.</param>
 /// <param name="PaperWidthIn">Width of paper, in.</param>

@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>Parts a garment is sewn from, by kind and size (assumed: a plain cut, seam allowance and bleed in it; the shop's own pattern decides).</summary>
+/// <summary>Parts a garment is sewn from, by kind and size (assumed: a plain cut, seam allowance and bleed in it; the
+/// shop's own pattern decides).</summary>
 public static class SewingPattern
 {
     // as they lie in M, the length along the grain, in
@@ -17,7 +18,8 @@ public static class SewingPattern
     /// <summary>Kinds of garments there is a pattern for.</summary>
     public static IReadOnlyList<GarmentKind> Kinds { get; } = [GarmentKind.Tee];
 
-    /// <summary>The parts of one garment of a size, larger and smaller as the garment is; null where there is no pattern for its kind.</summary>
+    /// <summary>The parts of one garment of a size, larger and smaller as the garment is; null where there is no
+    /// pattern for its kind.</summary>
     public static IReadOnlyList<PatternPart>? For(GarmentKind kind, string size)
     {
         if (!Kinds.Contains(kind))

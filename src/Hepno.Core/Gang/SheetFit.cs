@@ -13,7 +13,8 @@ internal enum Fits
     Unknown,
 }
 
-/// <summary>Decides whether some copies go on one sheet: by the usual laying, by the floor, and for few copies by trying everything.</summary>
+/// <summary>Decides whether some copies go on one sheet: by the usual laying, by the floor, and for few copies by
+/// trying everything.</summary>
 internal static class SheetFit
 {
     /// <summary>Up to this many copies everything is tried.</summary>
@@ -49,8 +50,10 @@ internal static class SheetFit
     }
 
     /// <summary>
-    /// Every way to lay them, cell by cell from the beginning: edges of a layout pushed together lie on sums of widths and of heights, so the sheet falls into cells that are
-    /// wholly covered or free. The first undecided cell is a box's corner or stays free; no more may stay free than the sheet has to spare.
+    /// Every way to lay them, cell by cell from the beginning: edges of a layout pushed together lie on sums of widths
+    /// and of heights, so the sheet falls into cells that are
+    /// wholly covered or free. The first undecided cell is a box's corner or stays free; no more may stay free than the
+    /// sheet has to spare.
     /// </summary>
     private sealed class Trial
     {

@@ -3,8 +3,10 @@ using System.Collections.Concurrent;
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// What no layout on sheets can be under, from what really goes on one sheet. Of the largest boxes only a few go on a sheet, in few patterns, and each pattern is tried out; a linear programme over the
-/// patterns that go, or are not proved not to, says how many sheets hold all of them and leave enough room for the rest.
+/// What no layout on sheets can be under, from what really goes on one sheet. Of the largest boxes only a few go on a
+/// sheet, in few patterns, and each pattern is tried out; a linear programme over the
+/// patterns that go, or are not proved not to, says how many sheets hold all of them and leave enough room for the
+/// rest.
 /// </summary>
 internal static class SheetPatterns
 {
@@ -22,7 +24,8 @@ internal static class SheetPatterns
 
     private static readonly ConcurrentDictionary<string, IReadOnlyList<int[]>?> Kept = new();
 
-    /// <summary>Sheets no layout can be under; at least the floor given. A layout of more than one over it is worth a second look: smaller boxes too, each pattern tried longer, some seconds.</summary>
+    /// <summary>Sheets no layout can be under; at least the floor given. A layout of more than one over it is worth a
+    /// second look: smaller boxes too, each pattern tried longer, some seconds.</summary>
     /// <param name="width">Width of a sheet.</param>
     /// <param name="length">Its length.</param>
     /// <param name="boxes">What is laid, gap added; each fits.</param>
@@ -52,7 +55,8 @@ internal static class SheetPatterns
         }
         double Share(Skyline.Box b) => b.W * b.H / sheet;
         var rest = boxes.Sum(Share) - sizes.Sum(s => s.Count * Share(s.Box));
-        // a sheet's worth of money is shared among what lies on it: a size is worth so much, and so is the room that is left
+        // a sheet's worth of money is shared among what lies on it: a size is worth so much, and so is the room that is
+        // left
         double[] wanted = [.. sizes.Select(s => (double)s.Count), Math.Max(0, rest)];
         double[][] rows =
         [
@@ -73,9 +77,8 @@ internal static class SheetPatterns
         Look look
     )
     {
-        var key = FormattableString.Invariant(
-            $"{look.Trials} {width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}"
-        );
+        var each = sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}"));
+        var key = FormattableString.Invariant($"{look.Trials} {width:0.0000}x{length:0.0000}|{string.Join('|', each)}");
         if (Kept.TryGetValue(key, out var known))
         {
             return known;
@@ -87,7 +90,8 @@ internal static class SheetPatterns
         return Kept[key] = Enumerated(new(width, length, 0, 0), sizes, look);
     }
 
-    // pattern by pattern, each one box more than one that goes: what does not go with less does not go with more. Null where there are too many: without all of them nothing is known
+    // pattern by pattern, each one box more than one that goes: what does not go with less does not go with more. Null
+    // where there are too many: without all of them nothing is known
     private static List<int[]>? Enumerated(GangGround sheet, IReadOnlyList<Skyline.Box> sizes, Look look)
     {
         var undecided = 0;

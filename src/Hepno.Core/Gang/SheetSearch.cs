@@ -1,8 +1,9 @@
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// Looks for one sheet fewer: everything is laid on so many sheets, and what is left over is tried again and again with what lies on a few of them, until nothing is left over.
-/// Counted in steps: the same boxes, seed and steps give the same layout on any machine.
+/// Looks for one sheet fewer: everything is laid on so many sheets, and what is left over is tried again and again with
+/// what lies on a few of them, until nothing is left over. Counted in steps: the same boxes, seed and steps give the
+/// same layout on any machine.
 /// </summary>
 internal sealed class SheetSearch
 {
@@ -10,7 +11,8 @@ internal sealed class SheetSearch
     private const double Warm = 0.05;
     private const double Cold = 0.001;
 
-    // steps it cools over at first, and how many times as many each time after: a longer search does all that a shorter one did and goes on
+    // steps it cools over at first, and how many times as many each time after: a longer search does all that a shorter
+    // one did and goes on
     private const double FirstCooling = 200;
     private const double Longer = 1.5;
 

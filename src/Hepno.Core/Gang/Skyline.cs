@@ -1,8 +1,10 @@
 namespace Hepno.Core.Gang;
 
 /// <summary>
-/// Fills a strip from its beginning: always the lowest notch of the skyline, with the box that fits it best (same width as the notch, flush with a neighbour), of several the first in
-/// a given order, the way round it prefers. What a search varies is the order and the preference. Boxes already have the gap on two sides.
+/// Fills a strip from its beginning: always the lowest notch of the skyline, with the box that fits it best (same width
+/// as the notch, flush with a neighbour), of several the first in
+/// a given order, the way round it prefers. What a search varies is the order and the preference. Boxes already have
+/// the gap on two sides.
 /// </summary>
 internal sealed class Skyline
 {
@@ -49,7 +51,8 @@ internal sealed class Skyline
     /// <summary>Boxes the last laying left over.</summary>
     public int LeftOver { get; private set; }
 
-    /// <summary>Lays boxes in an order on some sheets and says how much area it wasted there; endless once that reaches a limit. What does not fit is left over.</summary>
+    /// <summary>Lays boxes in an order on some sheets and says how much area it wasted there; endless once that reaches
+    /// a limit. What does not fit is left over.</summary>
     /// <param name="order">Boxes, all or some, the preferred first, each as <see cref="Entry"/>.</param>
     /// <param name="sheets">Sheets there are.</param>
     /// <param name="ceiling">Length of each.</param>
@@ -188,7 +191,8 @@ internal sealed class Skyline
         return (best, bestTurned, toRight);
     }
 
-    // 5: fills the notch and ends flush with a wall; 4: fills it and stands over it; 3: fills it; 2: flush with the wall beside it; 0: it fits
+    // 5: fills the notch and ends flush with a wall; 4: fills it and stands over it; 3: fills it; 2: flush with the
+    // wall beside it; 0: it fits
     private static int Score(double w, double h, double least, double wall, double other) =>
         w >= least
             ? Math.Abs(h - wall) < Eps || Math.Abs(h - other) < Eps

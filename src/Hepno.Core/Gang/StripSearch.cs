@@ -1,6 +1,7 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>Looks for the order of boxes that fills a strip or sheets best. Counted in steps: the same boxes, seed and steps give the same layout on any machine.</summary>
+/// <summary>Looks for the order of boxes that fills a strip or sheets best. Counted in steps: the same boxes, seed and
+/// steps give the same layout on any machine.</summary>
 internal static class StripSearch
 {
     // a laying that wastes this much more is still gone on from at first, as a share of a mean box
@@ -10,8 +11,8 @@ internal static class StripSearch
     // how far towards the floor the next goal lies; nearer after each goal that was not reached
     private const double Bold = 0.7;
 
-    // steps for the first goal, and how many times as many for each after it: what a goal is given does not depend on how many steps there are in all,
-    // so that a longer search does all that a shorter one did and goes on
+    // steps for the first goal, and how many times as many for each after it: what a goal is given does not depend on
+    // how many steps there are in all, so that a longer search does all that a shorter one did and goes on
     private const double FirstGoal = 200;
     private const double Longer = 1.1;
 
@@ -61,7 +62,8 @@ internal static class StripSearch
         return best with { Steps = used };
     }
 
-    // no single order is safe: tall, wide, large, long-sided and round ones are begun with, upright, turned, lying and standing
+    // no single order is safe: tall, wide, large, long-sided and round ones are begun with, upright, turned, lying and
+    // standing
     internal const int Begun = 24;
 
     /// <summary>The best of the usual orders, on a strip or on sheets.</summary>
@@ -118,13 +120,15 @@ internal static class StripSearch
     /// <param name="Steps">Layings tried.</param>
     internal sealed record Found(double Length, int Sheets, Skyline.Spot[] At, int Steps);
 
-    /// <summary>A walk through orders: two change places, one moves, or one is turned; a worse one is taken while it is warm.</summary>
+    /// <summary>A walk through orders: two change places, one moves, or one is turned; a worse one is taken while it is
+    /// warm.</summary>
     private sealed class Walk(Skyline skyline, Skyline.Box[] boxes, int seed)
     {
         private readonly Chance _chance = new(seed);
         private readonly double _mean = boxes.Average(b => b.W * b.H);
 
-        /// <summary>Walks until everything goes on the sheets: how many steps it took, negative when it was told to stop; and the order that did it, or null.</summary>
+        /// <summary>Walks until everything goes on the sheets: how many steps it took, negative when it was told to
+        /// stop; and the order that did it, or null.</summary>
         /// <param name="from">The order it begins with.</param>
         /// <param name="sheets">Sheets there are.</param>
         /// <param name="ceiling">How long they are.</param>
@@ -181,7 +185,8 @@ internal static class StripSearch
         }
     }
 
-    /// <summary>One change to an order: at one place the box is turned; otherwise it moves to the other place, or the two change places.</summary>
+    /// <summary>One change to an order: at one place the box is turned; otherwise it moves to the other place, or the
+    /// two change places.</summary>
     private readonly record struct Change(int I, int J, bool Moves)
     {
         public void Do(int[] order) => Make(order, I, J);

@@ -16,7 +16,8 @@ public sealed record Tile(int Number, int Column, int Row, double X, double Y);
 /// <param name="Sheets">Sheets it then takes.</param>
 public sealed record TileTrim(double OffWidthIn, double OffHeightIn, int Sheets);
 
-/// <summary>Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white lines).</summary>
+/// <summary>Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white
+/// lines).</summary>
 /// <param name="Columns">Sheets side by side.</param>
 /// <param name="Rows">Sheets one under the other.</param>
 /// <param name="Turned">True when the sheets lie turned by a quarter.</param>
@@ -47,7 +48,8 @@ public sealed record Tiles(
     /// <summary>Sheets in all.</summary>
     public int Sheets() => Columns * Rows;
 
-    /// <summary>The better of both ways to lay the sheets. Also the positions of a press on a garment, with the platen as sheet.</summary>
+    /// <summary>The better of both ways to lay the sheets. Also the positions of a press on a garment, with the platen
+    /// as sheet.</summary>
     /// <param name="widthIn">Width of the print, bleed in it, in.</param>
     /// <param name="heightIn">Height of the print, bleed in it, in.</param>
     /// <param name="sheetWidthIn">Printable width of a sheet, in; more than the overlap.</param>

@@ -4,7 +4,8 @@ namespace Hepno.Core.Ids;
 
 /// <summary>The id of one thing.</summary>
 /// <remarks>
-/// An order cannot be looked up by the id of a line. A text becomes an id by being put where one is wanted; an id becomes a text again only by being asked for it. The kinds have names of their own,
+/// An order cannot be looked up by the id of a line. A text becomes an id by being put where one is wanted; an id
+/// becomes a text again only by being asked for it. The kinds have names of their own,
 /// <c>OrderId</c> to <c>StyleId</c>, in Directory.Build.props.
 /// </remarks>
 /// <typeparam name="T">What it names.</typeparam>

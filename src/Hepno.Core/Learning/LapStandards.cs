@@ -3,11 +3,13 @@ using Hepno.Core.Runs;
 
 namespace Hepno.Core.Learning;
 
-/// <summary>What the laps of a pass should take by the standards: the steps of the piece, parted where the platen closes and opens.</summary>
+/// <summary>What the laps of a pass should take by the standards: the steps of the piece, parted where the platen
+/// closes and opens.</summary>
 public static class LapStandards
 {
     /// <summary>Seconds by lap; a wait in which the operator does something else counts nowhere.</summary>
-    /// <param name="steps">The pass's steps in order, those before the first and after the last decoration with it.</param>
+    /// <param name="steps">The pass's steps in order, those before the first and after the last decoration with
+    /// it.</param>
     public static IReadOnlyDictionary<string, double> Seconds(IReadOnlyList<WorkStep> steps)
     {
         var last = steps.ToList().FindLastIndex(s => s.Code == "press");

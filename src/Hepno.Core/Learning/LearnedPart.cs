@@ -12,16 +12,19 @@ public enum LearnedKind
     /// <summary>Attempts at one print of one method.</summary>
     Spoilage,
 
-    /// <summary>What an order earned: its profit where a standard stands, its hours of hands where what was recorded stands.</summary>
+    /// <summary>What an order earned: its profit where a standard stands, its hours of hands where what was recorded
+    /// stands.</summary>
     Earned,
 }
 
-/// <summary>What the record of some orders says of one thing, as sums: those of two orders added are those of both.</summary>
+/// <summary>What the record of some orders says of one thing, as sums: those of two orders added are those of
+/// both.</summary>
 /// <param name="Kind">Of what.</param>
 /// <param name="MethodId">Method.</param>
 /// <param name="What">Where the print is, or which step.</param>
 /// <param name="Standard">Sum of the standards, s; money for what was earned; 0 for attempts.</param>
-/// <param name="Recorded">Sum of what was recorded, each at most three times its standard, s; h for what was earned; 0 for attempts.</param>
+/// <param name="Recorded">Sum of what was recorded, each at most three times its standard, s; h for what was earned; 0
+/// for attempts.</param>
 /// <param name="Seen">How many timings, attempts or orders.</param>
 /// <param name="Spoiled">Spoiled of them; 0 for timings.</param>
 public sealed record LearnedPart(

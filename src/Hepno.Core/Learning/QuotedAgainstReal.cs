@@ -38,7 +38,8 @@ public sealed record SpoiledFor(string Reason, int Pieces);
 /// <param name="RecordedAnHour">Profit an hour as it came out, opened to its parts.</param>
 /// <param name="Earned">Profit of the whole line as it came out, opened to its parts.</param>
 /// <param name="HandsSeconds">Hands of the whole line as recorded, s.</param>
-/// <param name="LeftOver">What bought prints that were not used would cost to buy again, opened to its parts: the shop still has them, so they are not charged. Null where none is left.</param>
+/// <param name="LeftOver">What bought prints that were not used would cost to buy again, opened to its parts: the shop
+/// still has them, so they are not charged. Null where none is left.</param>
 public sealed record Held(
     IReadOnlyList<StratumHeld> Strata,
     decimal PlannedCost,
@@ -53,7 +54,8 @@ public sealed record Held(
     Figure? LeftOver
 );
 
-/// <summary>Holds a quote's figures against what the run recorded: what was used is charged, what is left over is not (docs/trade 14).</summary>
+/// <summary>Holds a quote's figures against what the run recorded: what was used is charged, what is left over is not
+/// (docs/trade 14).</summary>
 public static class QuotedAgainstReal
 {
     private const double LongestObservation = 3;
@@ -178,7 +180,8 @@ public static class QuotedAgainstReal
     {
         var takenBack = events.Where(e => e.TakesBack is not null).Select(e => e.TakesBack).ToHashSet();
         var verdicts = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();
-        // a wait that nobody marked as a hold must not become a standard: one observation counts at most three times its plan
+        // a wait that nobody marked as a hold must not become a standard: one observation counts at most three times
+        // its plan
         var cap = LongestObservation * plannedPressingSeconds / Math.Max(1, quoted.Decorations.Count);
         var spoiled = verdicts.Where(e => e.Verdict == RunVerdict.Spoiled).ToList();
         // a piece ruined at its second print took the time of its first with it
@@ -190,7 +193,8 @@ public static class QuotedAgainstReal
         return new(spoiled, Seconds(lost: false), Seconds(lost: true), verdicts.Count);
     }
 
-    // what ruined pieces took: blank, sundries, prints, what was prepared for them, the press, and the hands that were recorded
+    // what ruined pieces took: blank, sundries, prints, what was prepared for them, the press, and the hands that were
+    // recorded
     private static Figure SpoilageOf(Band quoted, int pieces, RunRecorded run, ShopNumbers numbers)
     {
         var (start, rate) = (

@@ -9,7 +9,8 @@ namespace Hepno.Core.Learning;
 /// <param name="StandardSeconds">Hands at the press for one start, all passes, by the standards.</param>
 /// <param name="Events">Its events.</param>
 /// <param name="Laps">Standard seconds of each lap, by pass.</param>
-/// <param name="Finishing">Passes that finish what an earlier one began, from 1: what they spoil is its way's, what they do not is no attempt of its own; null for none.</param>
+/// <param name="Finishing">Passes that finish what an earlier one began, from 1: what they spoil is its way's, what
+/// they do not is no attempt of its own; null for none.</param>
 public sealed record LineRecorded(
     IReadOnlyList<MethodId> Methods,
     IReadOnlyList<string> Places,
@@ -68,7 +69,8 @@ public static class ShopLearning
     private const int LeastSeen = 10;
     private const double LongestObservation = 3;
 
-    /// <summary>The rule by which an order's record is read: another number, and what was kept of every order is read anew.</summary>
+    /// <summary>The rule by which an order's record is read: another number, and what was kept of every order is read
+    /// anew.</summary>
     public const int Rule = 3;
 
     /// <summary>What some lines taught, each thing once.</summary>
@@ -84,7 +86,8 @@ public static class ShopLearning
                 .OrderByDescending(s => s.Timings),
         ];
 
-    /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early, and only where the platen's closing was told.</summary>
+    /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early,
+    /// and only where the platen's closing was told.</summary>
     public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LearnedPart> parts) =>
         [
             .. parts
@@ -103,7 +106,8 @@ public static class ShopLearning
                 .OrderByDescending(s => s.Attempts),
         ];
 
-    /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind them.</summary>
+    /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind
+    /// them.</summary>
     /// <param name="parts">What everything handed over taught.</param>
     /// <param name="handsNow">Factor on the standards now.</param>
     /// <param name="spoilage">Assumed and present share of each method.</param>

@@ -3,7 +3,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (docs/trade 2).</summary>
+/// <summary>A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper
+/// (docs/trade 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
 /// <param name="PaperWidthIn">Width of the paper that can be printed, in.</param>

@@ -65,7 +65,8 @@ public sealed record DyePrinter(
         {
             yield return new(
                 "range",
-                $"Paper of {SheetWidthIn:0.##} × {SheetHeightIn:0.##} in with a margin of {SheetMarginIn:0.##} in leaves nothing to print on.",
+                $"Paper of {SheetWidthIn:0.##} × {SheetHeightIn:0.##} in with a margin of {SheetMarginIn:0.##} "
+                    + "in leaves nothing to print on.",
                 "sheetWidthIn",
                 "Type the sheet's size and what the printer leaves free."
             );

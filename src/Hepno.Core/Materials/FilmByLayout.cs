@@ -100,7 +100,8 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
             {
                 yield return new(
                     "range",
-                    $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.LengthIn:0.##} in is out of range, or its edges leave nothing of it.",
+                    $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.LengthIn:0.##} in is out of range, "
+                        + "or its edges leave nothing of it.",
                     $"byLayout.sheets[{i}].widthIn",
                     "Type the size that can be printed."
                 );

@@ -3,7 +3,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>A direct-to-garment printer with its inks and pretreatment (docs/trade 2); recipes of its cure are kept under its identity.</summary>
+/// <summary>A direct-to-garment printer with its inks and pretreatment (docs/trade 2); recipes of its cure are kept
+/// under its identity.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
 /// <param name="SpeedIn2PerMinute">Printed box area a minute in one pass, in²; mid and dark cloth takes two.</param>

@@ -3,7 +3,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>Values that can be but hardly are: a roll's price typed as a foot's, grams for ounces. They are asked about once and kept when the owner says that it is so (docs/trade 15.9).</summary>
+/// <summary>Values that can be but hardly are: a roll's price typed as a foot's, grams for ounces. They are asked about
+/// once and kept when the owner says that it is so (docs/trade 15.9).</summary>
 public static class OddValues
 {
     private const decimal CheapFoot = 0.80m;
@@ -29,7 +30,8 @@ public static class OddValues
         {
             yield return Doubt(
                 "pricePerFoot",
-                $"{v.PricePerFoot:0.00} for a foot of {v.Product}: {(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}",
+                $"{v.PricePerFoot:0.00} for a foot of {v.Product}: "
+                    + $"{(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}",
                 "Divide the roll's price by its feet; a 5 yard roll has 15."
             );
         }
@@ -41,7 +43,8 @@ public static class OddValues
         {
             yield return Doubt(
                 "weightGsm",
-                $"{s.WeightGsm:0} g/m² is {(s.WeightGsm < 60 ? "thinner than any shirt: are these ounces a yard?" : "thicker than a winter coat.")}",
+                $"{s.WeightGsm:0} g/m² is "
+                    + $"{(s.WeightGsm < 60 ? "thinner than any shirt: are these ounces a yard?" : "thicker than a winter coat.")}",
                 s.WeightGsm < 60 ? "5 oz/yd² are 170 g/m²." : "A heavy hoodie has 350."
             );
         }
@@ -49,7 +52,8 @@ public static class OddValues
         {
             yield return Doubt(
                 "unitPrice",
-                $"{s.UnitPrice:0.00} for one {GarmentNouns.For(s.Kind, 1)}: {(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
+                $"{s.UnitPrice:0.00} for one {GarmentNouns.For(s.Kind, 1)}: "
+                    + $"{(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
                 "Type what one piece costs at your next order."
             );
         }
@@ -61,7 +65,8 @@ public static class OddValues
         {
             yield return Doubt(
                 "sizes",
-                $"{b.Price:0.00} for one transfer {name}: {(b.Price / (decimal)areaIn2 > DearIn2 ? "is that a whole sheet of them?" : "is that right?")}",
+                $"{b.Price:0.00} for one transfer {name}: "
+                    + $"{(b.Price / (decimal)areaIn2 > DearIn2 ? "is that a whole sheet of them?" : "is that right?")}",
                 "Type what one transfer of that size costs."
             );
         }
@@ -84,7 +89,8 @@ public static class OddValues
             .Select(x =>
                 Doubt(
                     "byLayout",
-                    $"{x.Price:0.00} for {x.What}: {(x.Price / (decimal)x.Area > DearIn2 ? "is that the price of a whole roll?" : "is that an inch, or a very long one?")}",
+                    $"{x.Price:0.00} for {x.What}: "
+                        + $"{(x.Price / (decimal)x.Area > DearIn2 ? "is that the price of a whole roll?" : "is that an inch, or a very long one?")}",
                     "Type what one step or sheet costs."
                 )
             );

@@ -22,7 +22,8 @@ public sealed record OwnBlank(GarmentKind Kind, decimal Price);
 /// <param name="MostHeightIn">Tallest print, in.</param>
 /// <param name="RepeatPerScreen">For a screen it still keeps; null where it asks the same again.</param>
 /// <param name="KeepsMonths">Months it keeps a screen after it was last used; 0 for not at all.</param>
-/// <param name="Blanks">Garments of its own that it prints on instead of the shop's, each with its price; null where it prints on the shop's.</param>
+/// <param name="Blanks">Garments of its own that it prints on instead of the shop's, each with its price; null where it
+/// prints on the shop's.</param>
 public sealed record OutsidePrinter(
     string Id,
     string Supplier,
@@ -40,7 +41,8 @@ public sealed record OutsidePrinter(
     IReadOnlyList<OwnBlank>? Blanks = null
 )
 {
-    /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that kind.</summary>
+    /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that
+    /// kind.</summary>
     public decimal? BlankOf(GarmentKind kind) => Blanks?.FirstOrDefault(b => b.Kind == kind)?.Price;
 
     /// <summary>True where it prints on garments of its own.</summary>

@@ -80,7 +80,8 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
             _ => "paper",
         };
 
-    /// <summary>What is usual for a kind of printer (assumed): places without products, whose maker decides them.</summary>
+    /// <summary>What is usual for a kind of printer (assumed): places without products, whose maker decides
+    /// them.</summary>
     /// <param name="kind">film-printer or dye-printer.</param>
     public static IReadOnlyList<SupplySlot> Usual(string kind) =>
         kind switch
@@ -96,7 +97,8 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
             _ => [],
         };
 
-    /// <summary>What is in a place now: the newest loading, of two in one minute the later noted; null while there is none.</summary>
+    /// <summary>What is in a place now: the newest loading, of two in one minute the later noted; null while there is
+    /// none.</summary>
     public Loading? In(Supply supply) => Loadings.Where(l => l.Supply == supply).OrderBy(l => l.At).LastOrDefault();
 
     /// <summary>What was in every place at a time.</summary>
@@ -107,14 +109,16 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                 .OfType<Loading>(),
         ];
 
-    /// <summary>Places in which a product lies that the printer does not take: its method is refused while it does.</summary>
+    /// <summary>Places in which a product lies that the printer does not take: its method is refused while it
+    /// does.</summary>
     public IEnumerable<(SupplySlot Slot, Loading Loaded)> Mismatches() =>
         Slots
             .Select(s => (Slot: s, Loaded: In(s.Supply)))
             .Where(x => x.Loaded is not null && !x.Slot.Accepts(x.Loaded.Product))
             .Select(x => (x.Slot, x.Loaded!));
 
-    /// <summary>How much is left in a place: what the newest loading left in it, less what was used since; never under 0; null while no loading was noted.</summary>
+    /// <summary>How much is left in a place: what the newest loading left in it, less what was used since; never under
+    /// 0; null while no loading was noted.</summary>
     /// <param name="supply">Which.</param>
     /// <param name="usedSince">What was used from a time on, in the supply's unit.</param>
     public double? Left(Supply supply, Func<LocalDateTime, double> usedSince) =>
@@ -138,7 +142,8 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
             {
                 yield return new(
                     "range",
-                    $"{NameOf(slot.Supply)}: full at {slot.Full:0.##} and low at {slot.LowAt:0.##} {UnitOf(slot.Supply)} cannot be.",
+                    $"{NameOf(slot.Supply)}: full at {slot.Full:0.##} and low at {slot.LowAt:0.##} "
+                        + $"{UnitOf(slot.Supply)} cannot be.",
                     $"slots[{i}]",
                     "Full is more than 0, low at most full."
                 );
@@ -187,7 +192,8 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
             {
                 yield return new(
                     "range",
-                    $"{loading.Level:0.##} {UnitOf(loading.Supply)} of {NameOf(loading.Supply)} is outside 0 to {slot.Full:0.##}, where it is full.",
+                    $"{loading.Level:0.##} {UnitOf(loading.Supply)} of {NameOf(loading.Supply)} is outside 0 to "
+                        + $"{slot.Full:0.##}, where it is full.",
                     $"loadings[{i}].level",
                     "Type how much is in it now, or what it holds when full."
                 );

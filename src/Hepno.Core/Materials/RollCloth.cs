@@ -28,7 +28,8 @@ public sealed record RollCloth(
     int LeadDays
 )
 {
-    /// <summary>Length bought for a length that is cut: what the heat takes on top, rounded up to whole steps, in.</summary>
+    /// <summary>Length bought for a length that is cut: what the heat takes on top, rounded up to whole steps,
+    /// in.</summary>
     public double Billed(double usedIn) => Math.Ceiling((usedIn * (1 + ShrinkShare) / StepIn) - 1e-9) * StepIn;
 
     /// <summary>What the owner must put right before it can be kept.</summary>

@@ -54,7 +54,8 @@ public sealed record ScreenTransferList(
     /// <summary>Most colours any sheet is offered in.</summary>
     public int MostColours() => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);
 
-    /// <summary>The smallest sheet that holds the artwork in either orientation and is offered in so many colours, with its prices; null when none is.</summary>
+    /// <summary>The smallest sheet that holds the artwork in either orientation and is offered in so many colours, with
+    /// its prices; null when none is.</summary>
     public (ScreenSheet Sheet, ColourPrices Prices)? Smallest(double widthIn, double heightIn, int colours)
     {
         foreach (

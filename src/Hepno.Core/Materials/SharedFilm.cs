@@ -11,7 +11,8 @@ namespace Hepno.Core.Materials;
 /// <param name="Theirs">Of it, the other's.</param>
 public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decimal Mine, decimal Theirs)
 {
-    /// <summary>What buying as one saves, shared as film and freight are: by area. Null where one of the three cannot be billed.</summary>
+    /// <summary>What buying as one saves, shared as film and freight are: by area. Null where one of the three cannot
+    /// be billed.</summary>
     /// <param name="on">What they lie on.</param>
     /// <param name="film">The price list.</param>
     /// <param name="mine">The first order's layout, and what the order is called.</param>
@@ -67,7 +68,8 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
         return new(apart, one, saves, saves.Value - theirSaving, theirSaving);
     }
 
-    /// <summary>Money of a layout that one order bears: its area's part; extra copies count as theirs who laid them.</summary>
+    /// <summary>Money of a layout that one order bears: its area's part; extra copies count as theirs who laid
+    /// them.</summary>
     /// <param name="layout">A layout with something on it.</param>
     /// <param name="on">What it lies on.</param>
     /// <param name="forOrder">The other order, or empty for the one whose layout it is.</param>

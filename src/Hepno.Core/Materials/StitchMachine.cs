@@ -18,8 +18,10 @@ namespace Hepno.Core.Materials;
 /// <param name="DigitisingPerDesign">Money once for turning a design into stitches.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-/// <param name="AppliqueFilmPerIn2">Money for an in² of the film that applique is cut from; null where none is kept.</param>
-/// <param name="ReachedShare">Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners (assumed four fifths).</param>
+/// <param name="AppliqueFilmPerIn2">Money for an in² of the film that applique is cut from; null where none is
+/// kept.</param>
+/// <param name="ReachedShare">Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners
+/// (assumed four fifths).</param>
 /// <param name="ColourChangeSeconds">A change of thread colour, s (assumed 8).</param>
 public sealed record StitchMachine(
     string Id,
@@ -46,7 +48,8 @@ public sealed record StitchMachine(
     /// <summary>Seconds of a change of colour where nobody says otherwise.</summary>
     public const double UsualColourChange = 8;
 
-    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × what of it is reached) and each change of colour, shared by its heads (docs/trade 2).</summary>
+    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × what of it is reached) and each change of
+    /// colour, shared by its heads (docs/trade 2).</summary>
     /// <param name="stitches">Stitches of the design.</param>
     /// <param name="colours">Thread colours.</param>
     public Figure Time(Figure stitches, int colours)

@@ -32,7 +32,8 @@ public enum TransferKind
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
 /// <param name="Kind">What kind of transfer it is.</param>
-/// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price; false where that many is the least one buys.</param>
+/// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
+/// false where that many is the least one buys.</param>
 public sealed record TransferPriceList(
     string Id,
     string Supplier,
@@ -54,10 +55,12 @@ public sealed record TransferPriceList(
             .OrderBy(s => s.WidthIn * s.HeightIn)
             .FirstOrDefault();
 
-    /// <summary>Everything prints can be laid on, the roll first; of each no fewer steps or sheets are bought than the supplier sells.</summary>
+    /// <summary>Everything prints can be laid on, the roll first; of each no fewer steps or sheets are bought than the
+    /// supplier sells.</summary>
     public IReadOnlyList<FilmGround> Grounds() => ByLayout?.Grounds(SoldBelow) ?? [];
 
-    /// <summary>How many of a size to buy so that enough are here for the least money, and at which price: never fewer than the supplier sells, more where the next break makes that cheaper.</summary>
+    /// <summary>How many of a size to buy so that enough are here for the least money, and at which price: never fewer
+    /// than the supplier sells, more where the next break makes that cheaper.</summary>
     /// <param name="size">One of its sizes.</param>
     /// <param name="needed">Needed, 1 or more.</param>
     public (int Count, PriceBreak Break) ToBuy(TransferSize size, int needed) =>

@@ -45,7 +45,8 @@ public static class VinylFinishes
     /// <summary>True where nobody takes it for plain.</summary>
     public static bool IsSpecial(this VinylFinish finish) => finish is not (VinylFinish.Plain or VinylFinish.Stretch);
 
-    /// <summary>True where a roll of this finish does what is wanted: smooth ones stand in for each other, a special one only for itself.</summary>
+    /// <summary>True where a roll of this finish does what is wanted: smooth ones stand in for each other, a special
+    /// one only for itself.</summary>
     public static bool Serves(this VinylFinish finish, VinylFinish wanted) =>
         finish == wanted || (!finish.IsSpecial() && wanted == VinylFinish.Plain);
 

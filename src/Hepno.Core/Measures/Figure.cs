@@ -25,14 +25,16 @@ public enum FigureUnit
     SquareInches,
 }
 
-/// <summary>A computed figure that can be opened down to its inputs: the explanation is the computation, not a text beside it.</summary>
+/// <summary>A computed figure that can be opened down to its inputs: the explanation is the computation, not a text
+/// beside it.</summary>
 /// <param name="Code">Stable word for programs.</param>
 /// <param name="Label">What it is, on screen.</param>
 /// <param name="Value">The exact value, never rounded.</param>
 /// <param name="Unit">What it counts.</param>
 /// <param name="How">How it follows from its parts ("sum", "price × pieces"); empty for an input.</param>
 /// <param name="Source">For an input: where it comes from ("Numbers: wage"); empty for a computed figure.</param>
-/// <param name="Parts">What it is made of; empty for an input, and for a figure that only names one standing beside it (no parts and no source: open that one by its code).</param>
+/// <param name="Parts">What it is made of; empty for an input, and for a figure that only names one standing beside it
+/// (no parts and no source: open that one by its code).</param>
 public sealed record Figure(
     string Code,
     string Label,
@@ -63,7 +65,8 @@ public sealed record Figure(
     public static Figure Of(string code, string label, decimal value, string how, params IReadOnlyList<Figure> parts) =>
         new(code, label, value, FigureUnit.Money, how, "", parts);
 
-    /// <summary>The figure as named inside another one when it is opened where it stands itself: without its parts and without a source.</summary>
+    /// <summary>The figure as named inside another one when it is opened where it stands itself: without its parts and
+    /// without a source.</summary>
     public Figure Named() => this with { Parts = [], Source = "" };
 
     /// <summary>Money for seconds at a rate an hour.</summary>

@@ -1,6 +1,7 @@
 namespace Hepno.Core.Measures;
 
-/// <summary>The only doors between physical quantities (<see cref="double"/>) and money (<see cref="decimal"/>), and the only roundings of money.</summary>
+/// <summary>The only doors between physical quantities (<see cref="double"/>) and money (<see cref="decimal"/>), and
+/// the only roundings of money.</summary>
 public static class Money
 {
     private const double Limit = 1e12;

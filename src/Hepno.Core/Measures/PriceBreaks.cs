@@ -14,7 +14,8 @@ public static class PriceBreaks
     public static PriceBreak At(IReadOnlyList<PriceBreak> breaks, int count) =>
         breaks.Where(b => b.From <= count).MaxBy(b => b.From) ?? breaks.MinBy(b => b.From)!;
 
-    /// <summary>How many to buy so that at least <paramref name="least"/> are here for the least money: a higher break may cost less in all than the need itself.</summary>
+    /// <summary>How many to buy so that at least <paramref name="least"/> are here for the least money: a higher break
+    /// may cost less in all than the need itself.</summary>
     /// <param name="breaks">At least one, in any order.</param>
     /// <param name="least">Needed, 1 or more.</param>
     public static (int Count, PriceBreak Break) Cheapest(IReadOnlyList<PriceBreak> breaks, int least) =>

@@ -4,7 +4,8 @@ using NodaTime;
 
 namespace Hepno.Core.Measures;
 
-/// <summary>Figures as text for documents and sentences. The screens' words/shown.ts runs the same table of cases (tests/cases/shown.csv).</summary>
+/// <summary>Figures as text for documents and sentences. The screens' words/shown.ts runs the same table of cases
+/// (tests/cases/shown.csv).</summary>
 public static class Shown
 {
     private const string Minus = "\u2212";

@@ -19,7 +19,8 @@ public static class WallClock
     /// <param name="zone">Zone name; one that is not known is taken as UTC.</param>
     public static LocalDate Day(Instant at, string zone) => Local(at, zone).Date;
 
-    /// <summary>The instant of a wall clock; an hour that the clocks leave out or pass twice is taken as the later or the first one.</summary>
+    /// <summary>The instant of a wall clock; an hour that the clocks leave out or pass twice is taken as the later or
+    /// the first one.</summary>
     /// <param name="wall">What the wall clock shows.</param>
     /// <param name="zone">Zone name; one that is not known is taken as UTC.</param>
     public static Instant ToInstant(LocalDateTime wall, string zone) => wall.InZoneLeniently(Zone(zone)).ToInstant();

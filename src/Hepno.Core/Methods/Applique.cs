@@ -7,7 +7,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Applique: shapes cut from film lie where stitches would fill, a stitched edge holds them, and a press finishes them (docs/trade 2).</summary>
+/// <summary>Applique: shapes cut from film lie where stitches would fill, a stitched edge holds them, and a press
+/// finishes them (docs/trade 2).</summary>
 public sealed class Applique : IDecorationMethod
 {
     private const string Key = "applique";
@@ -34,7 +35,8 @@ public sealed class Applique : IDecorationMethod
     /// <inheritdoc/>
     public bool HasEdge => true;
 
-    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade 2) 120 for each in of outline, its box's, once for every colour.</summary>
+    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade 2) 120 for each in of outline,
+    /// its box's, once for every colour.</summary>
     public static Figure Stitches(Placement p) =>
         p.Stitches is { } counted
             ? Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file")
@@ -56,7 +58,8 @@ public sealed class Applique : IDecorationMethod
                 ]
             );
 
-    /// <summary>The finishing press as the shop has tested it, or the customary one, to be spot-tested first (docs/trade 5).</summary>
+    /// <summary>The finishing press as the shop has tested it, or the customary one, to be spot-tested first
+    /// (docs/trade 5).</summary>
     public static Recipe Finish(StitchMachine machine, AskInHand ask, ShopBook book) =>
         book.RecipeFor(machine.Id, ask)
         ?? new(

@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Blanks that are bought for a line: those wanted, and what may be spoiled where they are sent out (docs/trade 2).</summary>
+/// <summary>Blanks that are bought for a line: those wanted, and what may be spoiled where they are sent out
+/// (docs/trade 2).</summary>
 public static class BlanksToBuy
 {
     /// <summary>Blanks by size, the allowance in the same mix.</summary>

@@ -6,7 +6,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>How full-colour transfers of one kind are bought: by size class, or laid out by oneself on a roll or sheets.</summary>
+/// <summary>How full-colour transfers of one kind are bought: by size class, or laid out by oneself on a roll or
+/// sheets.</summary>
 /// <param name="MethodId">The method's key.</param>
 /// <param name="Kind">Which price lists.</param>
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
@@ -121,7 +122,8 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
         return new(
             "size-class",
             VerdictKind.No,
-            $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}",
+            $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest "
+                + $"is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}",
             "a smaller print, or another supplier's list"
         );
     }
@@ -158,7 +160,8 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
                 [
                     new Purchase(
                         $"film-{p.Id}",
-                        $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}",
+                        $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} "
+                            + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}",
                         list.Supplier,
                         list.LeadDays,
                         laid.Count,
@@ -310,7 +313,8 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
 
     private static string Called(FilmGround on, TransferPriceList list, ShopBook book) =>
         on is { Roll: null, Ground.LengthIn: { } length }
-            ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}"
+            ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of "
+                + $"{list.Product.ToLowerInvariant()}"
             : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
 
     private static string Source(TransferPriceList list) => $"Shelf: {list.Supplier}";

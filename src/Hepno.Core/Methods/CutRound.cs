@@ -4,10 +4,12 @@ using Hepno.Core.PressFloor;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>What laying prints by their outlines costs in cutting: those whose corners hold others are cut out round, not straight. It stands against the film that is saved.</summary>
+/// <summary>What laying prints by their outlines costs in cutting: those whose corners hold others are cut out round,
+/// not straight. It stands against the film that is saved.</summary>
 public static class CutRound
 {
-    /// <summary>Money for cutting round instead of straight, for the whole layout; null where nothing is cut round.</summary>
+    /// <summary>Money for cutting round instead of straight, for the whole layout; null where nothing is cut
+    /// round.</summary>
     /// <param name="layout">The layout.</param>
     /// <param name="gapIn">Kept between boxes, in.</param>
     /// <param name="steps">The shop's times.</param>

@@ -25,7 +25,8 @@ public sealed record PlatenBox(double WidthIn, double HeightIn);
 /// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
 /// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
 /// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
-/// <param name="WaitMinutes">Minutes that pass once, whatever the number, before the first can be pressed: prints that dry.</param>
+/// <param name="WaitMinutes">Minutes that pass once, whatever the number, before the first can be pressed: prints that
+/// dry.</param>
 /// <param name="BringsBlank">True where the garment itself is in its price.</param>
 public sealed record DecorationPlan(
     Placement Placement,
@@ -43,7 +44,8 @@ public sealed record DecorationPlan(
     bool BringsBlank = false
 )
 {
-    /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or the wear of a machine.</summary>
+    /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or
+    /// the wear of a machine.</summary>
     internal Figure OneMore
     {
         get => field ?? Bare(Material);
@@ -57,19 +59,23 @@ public sealed record DecorationPlan(
     /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
     public PlatenBox? OnPlaten { get; init; }
 
-    /// <summary>The placement whose print it finishes, where it is a further pass of one: applique under the press; else empty.</summary>
+    /// <summary>The placement whose print it finishes, where it is a further pass of one: applique under the press;
+    /// else empty.</summary>
     public PlacementId Finishes { get; init; }
 
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public MethodId MethodId { get; init; } = "";
 
-    /// <summary>What a machine takes for one attempt at its bench, s, opened to its parts; null where its steps say it.</summary>
+    /// <summary>What a machine takes for one attempt at its bench, s, opened to its parts; null where its steps say
+    /// it.</summary>
     public Figure? BenchTime { get; init; }
 
-    /// <summary>The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none goes out.</summary>
+    /// <summary>The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none
+    /// goes out.</summary>
     public int BlanksSent { get; init; }
 
-    /// <summary>The shop's machine that prints or cuts it; null where none does, and in quotes sent before it was kept.</summary>
+    /// <summary>The shop's machine that prints or cuts it; null where none does, and in quotes sent before it was
+    /// kept.</summary>
     public Planning.Machine? Machine { get; init; }
 
     /// <summary>What its machine does for so many pieces; null where none does anything by itself.</summary>
@@ -86,14 +92,16 @@ public sealed record DecorationPlan(
     /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
     public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
 
-    /// <summary>True where its preparation comes before what is brought for it: blanks sent out, an order placed.</summary>
+    /// <summary>True where its preparation comes before what is brought for it: blanks sent out, an order
+    /// placed.</summary>
     public bool IsPreparedFirst() => Preparation.Any(s => s.Code is "count-out" or "place-order");
 
     /// <summary>Attempts there is material for; as many as pieces where nothing is bought ahead.</summary>
     /// <param name="pieces">Pieces of the line.</param>
     public int Prints(int pieces) => Bought > 0 ? Bought : pieces;
 
-    /// <summary>Prints to have for the pieces of one size: with spares that suffice as often as the shop wants; none where each piece has its own, for a spare of one is of no use to another.</summary>
+    /// <summary>Prints to have for the pieces of one size: with spares that suffice as often as the shop wants; none
+    /// where each piece has its own, for a spare of one is of no use to another.</summary>
     /// <param name="print">The print and its pieces.</param>
     /// <param name="chance">How often one fails, and how often they are to suffice.</param>
     public static (int Count, string Why) Needed(SizedPrint print, SpareChance chance) =>
@@ -104,7 +112,8 @@ public sealed record DecorationPlan(
             )
             : (print.Pieces, "one for each piece: a spoiled one is made again");
 
-    /// <summary>The plan of a placement from the plans of its sizes: what a piece takes is their mean, weighed by their pieces.</summary>
+    /// <summary>The plan of a placement from the plans of its sizes: what a piece takes is their mean, weighed by their
+    /// pieces.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="placement">The placement as asked.</param>
     /// <param name="standards">Seconds of its steps.</param>
@@ -188,7 +197,8 @@ public sealed record DecorationPlan(
         };
     }
 
-    /// <summary>Of a sum of material, what one more takes: freight is paid and machines stand there whether it is made or not.</summary>
+    /// <summary>Of a sum of material, what one more takes: freight is paid and machines stand there whether it is made
+    /// or not.</summary>
     internal static Figure Bare(Figure material) =>
         material.Parts.Any(IsPaidAnyway)
             ? Figure.Sum("one-more", "One more", [.. material.Parts.Where(p => !IsPaidAnyway(p))])

@@ -143,7 +143,8 @@ public sealed class DtfMade : IDecorationMethod
                 .Select(p => new Reason(
                     "roll-width",
                     VerdictKind.No,
-                    $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(printer.RollWidthIn, f)} of {printer.Name}",
+                    $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the "
+                        + $"{Shown.Length(printer.RollWidthIn, f)} of {printer.Name}",
                     "a smaller print, or film bought in"
                 ))
         );
@@ -282,7 +283,8 @@ public sealed class DtfMade : IDecorationMethod
             [
                 new Purchase(
                     $"own-film-{p.Id}",
-                    $"{laid.Count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film",
+                    $"{laid.Count} × {place.ToLowerInvariant()} "
+                        + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film",
                     "",
                     0,
                     rows.LengthIn,

@@ -9,7 +9,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Direct-to-garment: printed on the piece itself, pretreated on mid and dark cloth, cured under the press.</summary>
+/// <summary>Direct-to-garment: printed on the piece itself, pretreated on mid and dark cloth, cured under the
+/// press.</summary>
 public sealed class Dtg : IDecorationMethod
 {
     private const string Key = "dtg";

@@ -33,7 +33,8 @@ public sealed class Embroidery : IDecorationMethod
     /// <inheritdoc/>
     public bool KeepsSetUp => true;
 
-    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade 2) 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
+    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade 2) 1,800 for each painted in²
+    /// and 120 for each in of outline, its box's.</summary>
     public static Figure Stitches(Placement p)
     {
         if (p.Stitches is { } counted)
@@ -135,7 +136,8 @@ public sealed class Embroidery : IDecorationMethod
                     new(
                         "needles",
                         VerdictKind.WithCare,
-                        $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are changed between",
+                        $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are "
+                            + "changed between",
                         "fewer colours, or the time for it"
                     )
                 );
@@ -164,7 +166,9 @@ public sealed class Embroidery : IDecorationMethod
             ? new(verdict, "", [])
             : new(
                 verdict,
-                $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches",
+                $"stitched on {machine.Name}, about "
+                    + $"{Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} "
+                    + "thousand stitches",
                 [
                     .. ask.Placements.Select(p =>
                         DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
@@ -175,7 +179,8 @@ public sealed class Embroidery : IDecorationMethod
             );
     }
 
-    /// <summary>True where there is a stitch file already: its count is said, or the same artwork was stitched here before about as large.</summary>
+    /// <summary>True where there is a stitch file already: its count is said, or the same artwork was stitched here
+    /// before about as large.</summary>
     public static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) =>
         p.Stitches is not null
         || (

@@ -113,7 +113,9 @@ public sealed class Htv : IDecorationMethod
                     new(
                         "roll-width",
                         VerdictKind.No,
-                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
+                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the "
+                            + $"{Shown.Length(width, f)} that "
+                            + $"{(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
                         "a smaller print or a wider roll"
                     )
                 );

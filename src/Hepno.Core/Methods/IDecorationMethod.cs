@@ -14,10 +14,12 @@ public interface IDecorationMethod
     /// <summary>What the customer is told it is, after "made as".</summary>
     string Said { get; }
 
-    /// <summary>Share of attempts assumed to spoil the piece until the shop has learned its own; features of an ask may add to it.</summary>
+    /// <summary>Share of attempts assumed to spoil the piece until the shop has learned its own; features of an ask may
+    /// add to it.</summary>
     double SpoilageAssumed { get; }
 
-    /// <summary>True where its print lies on the cloth with an edge that can be felt, and seen through what lies over it.</summary>
+    /// <summary>True where its print lies on the cloth with an edge that can be felt, and seen through what lies over
+    /// it.</summary>
     bool HasEdge => false;
 
     /// <summary>True where it holds on another print as it does on cloth.</summary>
@@ -26,6 +28,7 @@ public interface IDecorationMethod
     /// <summary>True where what it was set up with is kept for the next time: screens, a stitch file.</summary>
     bool KeepsSetUp => false;
 
-    /// <summary>Whether and how it would do the ask, each print lying on the cloth: ask <see cref="Layers.Answer"/>, which minds those that lie on others.</summary>
+    /// <summary>Whether and how it would do the ask, each print lying on the cloth: ask <see cref="Layers.Answer"/>,
+    /// which minds those that lie on others.</summary>
     MethodAnswer OnCloth(AskInHand ask, ShopBook book);
 }

@@ -72,11 +72,13 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
 /// <summary>A line's prints laid on a roll or on sheets of one price list.</summary>
 /// <param name="On">What they lie on.</param>
 /// <param name="Prints">What is laid.</param>
-/// <param name="Found">Where; the layout settled for the line while it needs the same prints, else the usual orders tried once.</param>
+/// <param name="Found">Where; the layout settled for the line while it needs the same prints, else the usual orders
+/// tried once.</param>
 /// <param name="Bill">What the order pays for it.</param>
 /// <param name="Shares">Each print's part.</param>
 /// <param name="IsSettled">True for a layout settled for the line.</param>
-/// <param name="CutRound">Share of a print's copies that are cut out round their outline; those not named are cut straight.</param>
+/// <param name="CutRound">Share of a print's copies that are cut out round their outline; those not named are cut
+/// straight.</param>
 public sealed record LaidFilm(
     FilmGround On,
     IReadOnlyList<LaidPrint> Prints,
@@ -89,7 +91,8 @@ public sealed record LaidFilm(
 {
     private static readonly IReadOnlyDictionary<string, double> Straight = new Dictionary<string, double>();
 
-    /// <summary>Lays a line's prints; null where one does not go on it, or there are more than one layout holds.</summary>
+    /// <summary>Lays a line's prints; null where one does not go on it, or there are more than one layout
+    /// holds.</summary>
     /// <param name="prints">What is laid.</param>
     /// <param name="on">On what.</param>
     /// <param name="settled">The layout settled for the line, or null.</param>

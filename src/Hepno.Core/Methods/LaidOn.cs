@@ -3,11 +3,14 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, the shop's own film, or sheets of transfer paper.</summary>
+/// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, the shop's own film, or
+/// sheets of transfer paper.</summary>
 /// <param name="Lists">Price lists, those without a layout of one's own too.</param>
 /// <param name="Spares">How often one print fails, and how often those bought are to suffice.</param>
-/// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several ways, those of the first that is laid out.</param>
-/// <param name="IsTrimmed">True where each print is cut out round its outline anyway: laid closer it takes no more cutting.</param>
+/// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several
+/// ways, those of the first that is laid out.</param>
+/// <param name="IsTrimmed">True where each print is cut out round its outline anyway: laid closer it takes no more
+/// cutting.</param>
 public sealed record LaidOn(
     IReadOnlyList<TransferPriceList> Lists,
     SpareChance Spares,

@@ -4,7 +4,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Prints that lie on prints (docs/trade 1): each by its own recipe, pressed in order; says when the one beneath must be cut out so that its edge does not show.</summary>
+/// <summary>Prints that lie on prints (docs/trade 1): each by its own recipe, pressed in order; says when the one
+/// beneath must be cut out so that its edge does not show.</summary>
 public static class Layers
 {
     // so much hotter than what lies beneath was made for, it may soften again, °F (assumed)
@@ -14,7 +15,8 @@ public static class Layers
     public static MethodAnswer Answer(this IDecorationMethod method, AskInHand ask, ShopBook book) =>
         Over(method, method.OnCloth(ask, book), ask, book);
 
-    /// <summary>A method's answer with what lies on what and how large it is for its place, from its answer with each print lying on the cloth.</summary>
+    /// <summary>A method's answer with what lies on what and how large it is for its place, from its answer with each
+    /// print lying on the cloth.</summary>
     internal static MethodAnswer Over(IDecorationMethod method, MethodAnswer flat, AskInHand ask, ShopBook book)
     {
         if (flat.Decorations.Count == 0)
@@ -61,7 +63,8 @@ public static class Layers
             };
     }
 
-    /// <summary>True where the edge of a print would show through the one that lies on it, centred: it is not covered whole, or reaches past it.</summary>
+    /// <summary>True where the edge of a print would show through the one that lies on it, centred: it is not covered
+    /// whole, or reaches past it.</summary>
     public static bool ShowsThrough(Placement upper, Placement under, IDecorationMethod underWay) =>
         underWay.HasEdge
         && (
@@ -116,7 +119,8 @@ public static class Layers
             yield return new(
                 "pressed-again",
                 VerdictKind.WithCare,
-                $"{place}: {beneath} is pressed again at {Shown.Temperature(upper.Recipe.TemperatureF, f)}, made for {Shown.Temperature(under.Recipe.TemperatureF, f)}",
+                $"{place}: {beneath} is pressed again at {Shown.Temperature(upper.Recipe.TemperatureF, f)}, made "
+                    + $"for {Shown.Temperature(under.Recipe.TemperatureF, f)}",
                 "one piece pressed and washed first, or a cooler product on top"
             );
         }
@@ -130,8 +134,10 @@ public static class Layers
                 VerdictKind.WithCare,
                 past
                     ? $"{place}: what lies on top reaches past the {beneath} beneath: its edge would show"
-                    : $"{place}: the {beneath} beneath, {under.Placement.CoveragePercent:0}% painted, has edges that would show through",
-                "knock the shape on top out of the layer beneath, a hair smaller all round, or lay it on a ground that is painted whole"
+                    : $"{place}: the {beneath} beneath, {under.Placement.CoveragePercent:0}% painted, has edges "
+                        + "that would show through",
+                "knock the shape on top out of the layer beneath, a hair smaller all round, or lay it on a "
+                    + "ground that is painted whole"
             );
         }
     }

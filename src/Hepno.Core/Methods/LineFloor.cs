@@ -8,7 +8,8 @@ namespace Hepno.Core.Methods;
 /// <summary>A line of an ask on the press floor.</summary>
 public static class LineFloor
 {
-    /// <summary>The press a line is priced and planned on: the first that takes its garment, is not set aside, covers every print and has no cold spot under one; an iron held by hand only where nothing else does.</summary>
+    /// <summary>The press a line is priced and planned on: the first that takes its garment, is not set aside, covers
+    /// every print and has no cold spot under one; an iron held by hand only where nothing else does.</summary>
     public static Press PressOf(AskInHand ask, ShopBook book)
     {
         var able = book.PressesFor(ask.Style.Kind);
@@ -24,14 +25,16 @@ public static class LineFloor
             .First();
     }
 
-    /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat. Of several places it is the press, else the machine.</summary>
+    /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat. Of
+    /// several places it is the press, else the machine.</summary>
     public static Press WorkplaceOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
         BenchOf(decorations) is var bench && bench.IsNone ? PressOf(ask, book) : Bench(bench, book);
 
     /// <summary>The place of work without heat that a line is done at; empty where it is pressed.</summary>
     public static PressId BenchOf(IReadOnlyList<DecorationPlan> decorations) => decorations.MaxBy(Mixed.Stage)!.BenchId;
 
-    /// <summary>The first decoration that is pressed, before which the garment is pre-pressed; the first of all where none is.</summary>
+    /// <summary>The first decoration that is pressed, before which the garment is pre-pressed; the first of all where
+    /// none is.</summary>
     public static int FirstPressed(IReadOnlyList<DecorationPlan> decorations) =>
         Math.Max(0, decorations.ToList().FindIndex(d => d.Recipe.IsPressed()));
 
@@ -49,12 +52,14 @@ public static class LineFloor
             ? standards.Before(kind, decorations.Max(d => d.Recipe.PrePressSeconds))
             : [];
 
-    /// <summary>Its pieces as a job for one press and one pair of hands, by the shop's habits; steps of hands at the shop's own pace. Folding and bagging come after the press and are no part of it.</summary>
+    /// <summary>Its pieces as a job for one press and one pair of hands, by the shop's habits; steps of hands at the
+    /// shop's own pace. Folding and bagging come after the press and are no part of it.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="decorations">How it is done.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="pieces">Pieces; null for the line's own.</param>
-    /// <remarks>Decorations done elsewhere than at its press or machine are no part of it: see <see cref="MinutesOf"/>.</remarks>
+    /// <remarks>Decorations done elsewhere than at its press or machine are no part of it: see
+    /// <see cref="MinutesOf"/>.</remarks>
     public static FloorJob JobOf(
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
@@ -106,7 +111,8 @@ public static class LineFloor
         );
     }
 
-    /// <summary>The same job begun with its press cold: it heats first, and what needs no press is done meanwhile.</summary>
+    /// <summary>The same job begun with its press cold: it heats first, and what needs no press is done
+    /// meanwhile.</summary>
     public static FloorJob FromCold(AskInHand ask, ShopBook book, FloorJob job)
     {
         var press = PressOf(ask, book);
@@ -126,7 +132,8 @@ public static class LineFloor
         };
     }
 
-    /// <summary>What weeding, trimming and cutting apart at the press, in the gaps, would save against doing them before; null where it is done so already or there is nothing of it.</summary>
+    /// <summary>What weeding, trimming and cutting apart at the press, in the gaps, would save against doing them
+    /// before; null where it is done so already or there is nothing of it.</summary>
     public static FloorChange? PreparedBeside(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
         var habits = book.Numbers.Floor.Habits;
@@ -150,7 +157,8 @@ public static class LineFloor
             : new("prepare-beside", "prepare at the press, in the gaps", saved / job.Pieces, saved, "");
     }
 
-    /// <summary>What a piece of the line takes: at its press, and before that at every other place it is decorated at, one place after the other.</summary>
+    /// <summary>What a piece of the line takes: at its press, and before that at every other place it is decorated at,
+    /// one place after the other.</summary>
     public static FloorMinutes MinutesOf(
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,

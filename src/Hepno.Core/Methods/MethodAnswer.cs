@@ -12,13 +12,16 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
     /// <summary>Of which price list, product or machine, in words; empty where there is one way to do it.</summary>
     public string Of { get; init; } = "";
 
-    /// <summary>Price lists, products and machines the shop has that cannot do it, with why: nothing is passed over in silence.</summary>
+    /// <summary>Price lists, products and machines the shop has that cannot do it, with why: nothing is passed over in
+    /// silence.</summary>
     public IReadOnlyList<Reason> NotUsed { get; init; } = [];
 
     /// <summary>It cannot, and why.</summary>
     public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.From(reasons), "", []);
 
-    /// <summary>The best of one method's answers with different products or machines: what the owner has laid out, as long as the line needs the same prints; else a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
+    /// <summary>The best of one method's answers with different products or machines: what the owner has laid out, as
+    /// long as the line needs the same prints; else a plain yes before one with care, then the least money for material
+    /// and set-ups; when none can, the first one's reasons.</summary>
     /// <param name="answers">At least one.</param>
     /// <param name="ask">The line: where one brings its blanks, the others bear the line's own.</param>
     public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, AskInHand ask)

@@ -2,8 +2,10 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>One piece decorated in several ways, each placement by its own: stitched on the chest and film on the back.</summary>
-/// <remarks>What is done elsewhere comes first, then what is stitched, then the press: a hoop or a printer's dryer would spoil a pressed print.</remarks>
+/// <summary>One piece decorated in several ways, each placement by its own: stitched on the chest and film on the
+/// back.</summary>
+/// <remarks>What is done elsewhere comes first, then what is stitched, then the press: a hoop or a printer's dryer
+/// would spoil a pressed print.</remarks>
 /// <param name="parts">Every placement's way; at least two different ones.</param>
 public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMethod Method)> parts) : IDecorationMethod
 {
@@ -145,7 +147,8 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
             string.Join(
                 "; ",
                 answers.Select(a =>
-                    $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}"
+                    $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: "
+                    + $"{a.Answer.Made}"
                 )
             ),
             plans

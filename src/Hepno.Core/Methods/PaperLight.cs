@@ -38,7 +38,8 @@ public sealed class PaperLight : IDecorationMethod
                     new(
                         "colour",
                         VerdictKind.No,
-                        $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this paper has no white",
+                        $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this "
+                            + "paper has no white",
                         "a white or very light blank, or opaque paper"
                     ),
                 ]

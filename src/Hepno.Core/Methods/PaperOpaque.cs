@@ -3,7 +3,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Opaque inkjet transfer paper: right-reading, cut out inside its bleed, its backing peeled before it is pressed.</summary>
+/// <summary>Opaque inkjet transfer paper: right-reading, cut out inside its bleed, its backing peeled before it is
+/// pressed.</summary>
 public sealed class PaperOpaque : IDecorationMethod
 {
     private const string Key = "paper-opaque";

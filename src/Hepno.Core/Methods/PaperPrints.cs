@@ -9,7 +9,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>How prints on transfer paper are laid out, printed and trimmed, whatever the paper is for (docs/trade 2).</summary>
+/// <summary>How prints on transfer paper are laid out, printed and trimmed, whatever the paper is for (docs/trade
+/// 2).</summary>
 /// <param name="MethodId">The method's key.</param>
 /// <param name="Kind">Which papers.</param>
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
@@ -19,7 +20,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
     private const double LeastCottonPercent = 35;
     private const double DryMinutes = 15;
 
-    /// <summary>Whether and how an ask is done on any paper of the kind, printer, and by a cutter or scissors.</summary>
+    /// <summary>Whether and how an ask is done on any paper of the kind, printer, and by a cutter or
+    /// scissors.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="cloth">What the method itself says of the cloth.</param>
@@ -64,7 +66,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
     public static PaperPrints For(MethodId methodId) =>
         methodId == PaperLight.Paper.MethodId ? PaperLight.Paper : PaperOpaque.Paper;
 
-    /// <summary>The cutter that cuts a line's prints out of a paper; null for scissors: where its marks leave too little room, and for light paper, which is printed mirrored.</summary>
+    /// <summary>The cutter that cuts a line's prints out of a paper; null for scissors: where its marks leave too
+    /// little room, and for light paper, which is printed mirrored.</summary>
     public static Cutter? CutterFor(TransferPaper paper, AskInHand ask, ShopBook book)
     {
         var (width, length) = Usable(paper, true);
@@ -140,7 +143,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 new(
                     "mismatch",
                     VerdictKind.No,
-                    $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; {printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}",
+                    $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; "
+                        + $"{printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}",
                     "a narrower paper, or a wider printer"
                 )
             );
@@ -231,7 +235,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         );
         return new(
             verdict,
-            $"{paper.Product}, printed on {printer.Name}, {(cutter is null ? "trimmed by scissors" : $"cut on {cutter.Name}")}",
+            $"{paper.Product}, printed on {printer.Name}, "
+                + $"{(cutter is null ? "trimmed by scissors" : $"cut on {cutter.Name}")}",
             [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]
         );
     }

@@ -2,7 +2,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>What ways answer for one line at one count and for parts of it, each asked once: mixes ask the same ways for the same prints again and again.</summary>
+/// <summary>What ways answer for one line at one count and for parts of it, each asked once: mixes ask the same ways
+/// for the same prints again and again.</summary>
 /// <param name="book">The shop's shelf, floor and numbers.</param>
 public sealed class PartAnswers(ShopBook book)
 {

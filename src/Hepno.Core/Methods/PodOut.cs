@@ -142,7 +142,8 @@ public sealed class PodOut : IDecorationMethod
         var material = Figure.Sum("material", $"{place}, printed on demand", whole);
         var purchase = new Purchase(
             $"on-demand-{p.Id}",
-            $"{sized.Pieces} printed on demand, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}",
+            $"{sized.Pieces} printed on demand, {place.ToLowerInvariant()} "
+                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}",
             service.Supplier,
             service.MakingDays + service.TransitDays,
             sized.Pieces,

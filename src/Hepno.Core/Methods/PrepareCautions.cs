@@ -5,7 +5,8 @@ namespace Hepno.Core.Methods;
 /// <summary>What machines away from the press warn of, said where their work is ticked off.</summary>
 public static class PrepareCautions
 {
-    /// <summary>Each machine's name and what its manual warns of, once; of decorations that take no machine, nothing.</summary>
+    /// <summary>Each machine's name and what its manual warns of, once; of decorations that take no machine,
+    /// nothing.</summary>
     /// <param name="decorations">What is prepared.</param>
     /// <param name="book">The shop's shelf and floor.</param>
     public static IReadOnlyList<string> Sentences(IEnumerable<DecorationPlan> decorations, ShopBook book) =>

@@ -16,7 +16,8 @@ namespace Hepno.Core.Methods;
 /// <param name="Rows">For a roll: the rows as they are cut or printed; else null.</param>
 /// <param name="SizeClass">For a bought transfer: the size class or sheet bought; else null.</param>
 /// <param name="Grid">For own paper: the prints on a sheet; else null.</param>
-/// <param name="For">Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout of all prints.</param>
+/// <param name="For">Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout
+/// of all prints.</param>
 /// <param name="Laid">For film bought with a layout: the layout; else null.</param>
 /// <param name="Hex">For one colour of vinyl: the colour as measured; else empty.</param>
 /// <param name="Note">Why it is cut as it is; may be empty.</param>

@@ -33,7 +33,8 @@ public sealed class ScreenOut : IDecorationMethod
     public static int Screens(Placement p, Colourway colour) =>
         p.Colours + (colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
 
-    /// <summary>Screens of a print that a printer has from before and still keeps on the last day it may be ordered: same artwork, same size (docs/trade 2).</summary>
+    /// <summary>Screens of a print that a printer has from before and still keeps on the last day it may be ordered:
+    /// same artwork, same size (docs/trade 2).</summary>
     /// <param name="ask">The line, with what its artwork was made of before.</param>
     /// <param name="p">The print as it is made.</param>
     /// <param name="printer">Who prints.</param>
@@ -83,7 +84,8 @@ public sealed class ScreenOut : IDecorationMethod
                 )
             );
         }
-        // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own least number
+        // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own least
+        // number
         foreach (var p in ask.Placements.SelectMany(p => SizedPrints.Of(p, ask.Sizes, ask.Names)))
         {
             var (place, screens) = (p.Print.At().Name, Screens(p.Print, ask.Colourway));
@@ -115,7 +117,9 @@ public sealed class ScreenOut : IDecorationMethod
                     new(
                         "colours",
                         VerdictKind.No,
-                        $"{place} has {p.Print.Colours} colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} prints at most {printer.MostScreens()}",
+                        $"{place} has {p.Print.Colours} "
+                            + $"colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} "
+                            + $"prints at most {printer.MostScreens()}",
                         $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"
                     )
                 );
@@ -126,7 +130,8 @@ public sealed class ScreenOut : IDecorationMethod
                     new(
                         "minimum",
                         VerdictKind.No,
-                        $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints {printer.LeastPieces} or more of a design",
+                        $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints "
+                            + $"{printer.LeastPieces} or more of a design",
                         $"{printer.LeastPieces} pieces or more"
                     )
                 );
@@ -171,7 +176,8 @@ public sealed class ScreenOut : IDecorationMethod
             ask.Prints.Sum(p => Screens(p, ask.Colourway)),
             ask.Prints.Sum(p => Kept(ask, p, printer))
         );
-        return $"{printer.Supplier} prints it{(printer.HasOwnBlanks() ? " on its own blanks" : "")}, {screens} {(screens == 1 ? "screen" : "screens")}{(kept == 0 ? "" : kept == screens ? ", kept there" : $", {kept} kept there")}";
+        return $"{printer.Supplier} prints it{(printer.HasOwnBlanks() ? " on its own blanks" : "")}, {screens} "
+            + $"{(screens == 1 ? "screen" : "screens")}{(kept == 0 ? "" : kept == screens ? ", kept there" : $", {kept} kept there")}";
     }
 
     // what it prints on is not what was asked for
@@ -192,7 +198,8 @@ public sealed class ScreenOut : IDecorationMethod
                 "not-listed",
                 VerdictKind.No,
                 $"{printer.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)} of its own",
-                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer that takes ours"
+                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer "
+                    + "that takes ours"
             );
         }
         yield return new(
@@ -279,7 +286,10 @@ public sealed class ScreenOut : IDecorationMethod
         }
         var purchase = new Purchase(
             $"sent-out-{p.Id}",
-            $"{printed} printed, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} {(screens == 1 ? "screen" : "screens")}: {(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}",
+            $"{printed} printed, {place.ToLowerInvariant()} "
+                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} "
+                + $"{(screens == 1 ? "screen" : "screens")}: "
+                + $"{(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}",
             printer.Supplier,
             days,
             printed,

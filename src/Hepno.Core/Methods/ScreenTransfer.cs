@@ -96,7 +96,8 @@ public sealed class ScreenTransfer : IDecorationMethod
                     new(
                         "colours",
                         VerdictKind.No,
-                        $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours()}",
+                        $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; "
+                            + $"{list.Supplier} prints at most {list.MostColours()}",
                         $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
                     )
                 );
@@ -108,7 +109,8 @@ public sealed class ScreenTransfer : IDecorationMethod
                     new(
                         "sheet-size",
                         VerdictKind.No,
-                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}",
+                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is "
+                            + $"{Shown.Size(largest.WidthIn, largest.HeightIn, f)}",
                         "a smaller print, or another supplier's list"
                     )
                 );
@@ -127,7 +129,8 @@ public sealed class ScreenTransfer : IDecorationMethod
                 new(
                     "stretch",
                     VerdictKind.WithCare,
-                    $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: this print may crack",
+                    $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: "
+                        + "this print may crack",
                     "a stretch formula"
                 )
             );
@@ -210,7 +213,8 @@ public sealed class ScreenTransfer : IDecorationMethod
             : spares;
         var purchase = new Purchase(
             $"screen-{p.Id}",
-            $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}",
+            $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "
+                + $"{colours} {(colours == 1 ? "colour" : "colours")}",
             list.Supplier,
             list.LeadDays,
             bought,

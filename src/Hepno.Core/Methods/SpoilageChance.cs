@@ -3,7 +3,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>The share of attempts expected to spoil a piece (docs/trade 14): what the shop has learned of the method, else what is assumed of it; nylon and stretch spoil one in a hundred more.</summary>
+/// <summary>The share of attempts expected to spoil a piece (docs/trade 14): what the shop has learned of the method,
+/// else what is assumed of it; nylon and stretch spoil one in a hundred more.</summary>
 public static class SpoilageChance
 {
     private const double NylonOrStretch = 0.01;

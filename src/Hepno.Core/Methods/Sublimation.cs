@@ -147,7 +147,8 @@ public sealed class Sublimation : IDecorationMethod
         );
     }
 
-    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (docs/trade 14).</summary>
+    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces
+    /// (docs/trade 14).</summary>
     public static double Assumed(AskInHand ask) =>
         ask.Placements.Select(p => IsBehind(p)).Distinct().Count() < 2
             ? FailurePrior
@@ -244,7 +245,8 @@ public sealed class Sublimation : IDecorationMethod
                 .Select(p => new Reason(
                     "sheet-size",
                     VerdictKind.No,
-                    $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}",
+                    $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints "
+                        + $"{Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}",
                     "a smaller print, or a larger sheet"
                 ))
         );
@@ -299,7 +301,8 @@ public sealed class Sublimation : IDecorationMethod
                 );
         var purchase = new Purchase(
             $"dye-paper-{p.Id}",
-            $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet",
+            $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} "
+                + $"{Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet",
             "",
             0,
             grid.Sheets(prints),

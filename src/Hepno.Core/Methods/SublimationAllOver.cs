@@ -10,7 +10,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Dye from edge to edge on both sides of a whole garment: sheets joined with an overlap, pressed in several positions a side (docs/trade 2).</summary>
+/// <summary>Dye from edge to edge on both sides of a whole garment: sheets joined with an overlap, pressed in several
+/// positions a side (docs/trade 2).</summary>
 public sealed class SublimationAllOver : IDecorationMethod
 {
     private const string Key = "sublimation-allover";
@@ -116,14 +117,16 @@ public sealed class SublimationAllOver : IDecorationMethod
                 new(
                     "pressed-twice",
                     VerdictKind.WithCare,
-                    $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed twice and fade",
+                    $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed "
+                        + "twice and fade",
                     $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"
                 )
             );
         }
         return new(
             Verdict.From(reasons),
-            $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} {(positions.Sheets() == 1 ? "press" : "presses")} a side",
+            $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} "
+                + $"{(positions.Sheets() == 1 ? "press" : "presses")} a side",
             [.. ask.Placements.Select(p => Decoration(ask, p, printer, press, tiles, positions, recipe!, book))]
         );
     }

@@ -10,7 +10,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (docs/trade 2).</summary>
+/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender,
+/// the parts are cut out and sewn (docs/trade 2).</summary>
 public sealed class SublimationCutSew : IDecorationMethod
 {
     private const string Key = "sublimation-cutsew";
@@ -54,7 +55,8 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "no-pattern",
                     VerdictKind.No,
                     $"no pattern for {GarmentNouns.For(ask.Style.Kind, 2)}",
-                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all over on a bought blank"
+                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all "
+                        + "over on a bought blank"
                 )
             );
         }
@@ -115,7 +117,8 @@ public sealed class SublimationCutSew : IDecorationMethod
         return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);
     }
 
-    /// <summary>How many of each size are sewn, with spares that suffice as often as the shop wants: a spare M does not replace a spoiled 2XL.</summary>
+    /// <summary>How many of each size are sewn, with spares that suffice as often as the shop wants: a spare M does not
+    /// replace a spoiled 2XL.</summary>
     public static IReadOnlyList<SizeCount> Garments(AskInHand ask, SpareChance chance) =>
         [
             .. ask
@@ -174,7 +177,9 @@ public sealed class SublimationCutSew : IDecorationMethod
             ? new(verdict, "", [])
             : new(
                 verdict,
-                $"{SizeRun.Total(garments)} cut from {Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format)} of {cloth.Product}, through {calender.Name}",
+                $"{SizeRun.Total(garments)} cut from "
+                    + $"{Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format)} of {cloth.Product}, "
+                    + $"through {calender.Name}",
                 [Decoration(ask, calender, cloth, markers, garments, failure, book)]
             );
     }
@@ -215,7 +220,8 @@ public sealed class SublimationCutSew : IDecorationMethod
             "cloth",
             "Cloth",
             billed,
-            $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole {cloth.StepIn:0.#} in",
+            $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole "
+                + $"{cloth.StepIn:0.#} in",
             cloth.PricePerFoot,
             shelf
         );

@@ -17,7 +17,8 @@ internal static class Verdicts
     /// <summary>Wider than this a straight line bends on a cap's round front, in (assumed).</summary>
     private const double StraightOnCapIn = 3.5;
 
-    /// <summary>What of its artwork the way does not hold: typed figures, and everything that was measured where a picture is kept (docs/trade 3 and 4).</summary>
+    /// <summary>What of its artwork the way does not hold: typed figures, and everything that was measured where a
+    /// picture is kept (docs/trade 3 and 4).</summary>
     /// <param name="ask">The line.</param>
     /// <param name="prints">As they are made.</param>
     /// <param name="hold">What the way holds.</param>
@@ -75,10 +76,12 @@ internal static class Verdicts
                 "thin-line",
                 VerdictKind.No,
                 $"{p.At().Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt",
-                $"lines of {hold.LinePt:0.##} pt, or the artwork {p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide"
+                $"lines of {hold.LinePt:0.##} pt, or the artwork "
+                    + $"{p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide"
             );
         }
-        // a typed gradient may be a photograph with hard edges: film alone, which prints any softness as a rim, is doubted for it
+        // a typed gradient may be a photograph with hard edges: film alone, which prints any softness as a rim, is
+        // doubted for it
         if (p.Gradient && hold == PrintHold.Film && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid)
         {
             yield return new(
@@ -113,7 +116,8 @@ internal static class Verdicts
             .Select(p => new Reason(
                 "too-large",
                 VerdictKind.No,
-                $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes {Shown.Size(mostWidthIn, mostHeightIn, f)}",
+                $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes "
+                    + $"{Shown.Size(mostWidthIn, mostHeightIn, f)}",
                 "a smaller print, or another method"
             ));
 
@@ -131,7 +135,8 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>Cloth with a coat that lets nothing through: what decorates it may not hold, or breaks the coat.</summary>
+    /// <summary>Cloth with a coat that lets nothing through: what decorates it may not hold, or breaks the
+    /// coat.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="what">What may go wrong there, as a clause.</param>
     public static IEnumerable<Reason> Coated(AskInHand ask, string what)
@@ -147,7 +152,8 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>What lies in a printer against what it takes (docs/trade 2): ink, film, powder and paper must match.</summary>
+    /// <summary>What lies in a printer against what it takes (docs/trade 2): ink, film, powder and paper must
+    /// match.</summary>
     public static IEnumerable<Reason> Loaded(string printerId, string printer, ShopBook book) =>
         (book.Supplies?.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? []).Select(x => new Reason(
             "mismatch",
@@ -156,7 +162,8 @@ internal static class Verdicts
             $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"
         ));
 
-    /// <summary>The recipe against the cloth: heat ceiling, dye migration, what the shop's own tests say, source of the recipe.</summary>
+    /// <summary>The recipe against the cloth: heat ceiling, dye migration, what the shop's own tests say, source of the
+    /// recipe.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="recipe">How it is pressed; null where the shop has none.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
@@ -216,7 +223,8 @@ internal static class Verdicts
             yield return new(
                 "cold-spot",
                 VerdictKind.No,
-                $"{sound[0].Name} is over {sound[0].ColdBelowF:0} °F colder {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))} than its mean, where this print would lie",
+                $"{sound[0].Name} is over {sound[0].ColdBelowF:0} °F colder "
+                    + $"{string.Join(", ", cold.Select(i => PlatenMap.Names[i]))} than its mean, where this print would lie",
                 "the press mended and measured again, a smaller print, or another press"
             );
         }
@@ -226,7 +234,8 @@ internal static class Verdicts
             yield return new(
                 "heat-ceiling",
                 VerdictKind.No,
-                $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}",
+                $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes "
+                    + $"{Shown.Temperature(style.HeatCeilingF, f)}",
                 $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}"
             );
         }
@@ -239,7 +248,9 @@ internal static class Verdicts
             yield return new(
                 "hot-spot",
                 VerdictKind.No,
-                $"{coolest.Name}'s hottest point reaches {Shown.Temperature(coolest.HottestF(recipe.TemperatureF), f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}",
+                $"{coolest.Name}'s hottest point reaches "
+                    + $"{Shown.Temperature(coolest.HottestF(recipe.TemperatureF), f)}; {style.Name} takes "
+                    + $"{Shown.Temperature(style.HeatCeilingF, f)}",
                 "a press with an even platen, or a product pressed cooler"
             );
         }
@@ -252,7 +263,8 @@ internal static class Verdicts
             yield return new(
                 "dye-migration",
                 VerdictKind.WithCare,
-                $"{style.Name} is known to bleed, and {product}, pressed at {Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back",
+                $"{style.Name} is known to bleed, and {product}, pressed at "
+                    + $"{Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back",
                 "a film that blocks it; or spot-test it, and look again after a day"
             );
         }
@@ -267,7 +279,8 @@ internal static class Verdicts
             yield return new(
                 "dye-migration",
                 VerdictKind.WithCare,
-                $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at {Shown.Temperature(recipe.TemperatureF, f)}",
+                $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at "
+                    + $"{Shown.Temperature(recipe.TemperatureF, f)}",
                 "spot-test it, and look again after a day"
             );
         }
@@ -300,7 +313,8 @@ internal static class Verdicts
 
     private static string Nearest(Style style, ShopBook book) =>
         book.SafeFor(style, style.HeatCeilingF) is { } recipe
-            ? $": {book.ProductName(recipe.ProductId)} wants {Shown.Temperature(recipe.TemperatureF, book.Numbers.Format)}"
+            ? $": {book.ProductName(recipe.ProductId)} wants "
+                + $"{Shown.Temperature(recipe.TemperatureF, book.Numbers.Format)}"
             : "";
 
     private static IEnumerable<Reason> Tested(SpotTest test, Style style, string product, FigureFormat f)
@@ -406,7 +420,8 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>Prints larger than the shop customarily puts there (docs/trade 16): the cloth holds them, the eye may not.</summary>
+    /// <summary>Prints larger than the shop customarily puts there (docs/trade 16): the cloth holds them, the eye may
+    /// not.</summary>
     public static IEnumerable<Reason> Customary(AskInHand ask, FigureFormat f) =>
         ask
             .Placements.Select(p => PlacementRules.BeyondCustomary(p, ask.Sizes, f))
@@ -429,8 +444,10 @@ internal static class Verdicts
                 yield return new(
                     "platen",
                     VerdictKind.No,
-                    $"{p.At().Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in",
-                    $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, or a smaller print"
+                    $"{p.At().Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is "
+                        + $"{largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in",
+                    $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, "
+                        + "or a smaller print"
                 );
             }
         }

@@ -12,12 +12,14 @@ namespace Hepno.Core.Methods;
 public sealed record VinylLayer(string Hex, RollRows Rows, double PaintIn2);
 
 /// <summary>
-/// How the colours of a print are cut (docs/trade 2): as one block, every colour inside the whole print's box, so that the corners align the layers; or close, each colour inside its own box, which saves
-/// film and takes longer to align. What costs less at the shop's wage is done.
+/// How the colours of a print are cut (docs/trade 2): as one block, every colour inside the whole print's box, so that
+/// the corners align the layers; or close, each colour inside its own box, which saves film and takes longer to align.
+/// What costs less at the shop's wage is done.
 /// </summary>
 /// <param name="Layers">The colours, most paint first.</param>
 /// <param name="IsClose">True when each is cut inside its own box.</param>
-/// <param name="Film">Money of film that cutting close saves, for all cuts; null where it is not known to differ.</param>
+/// <param name="Film">Money of film that cutting close saves, for all cuts; null where it is not known to
+/// differ.</param>
 /// <param name="Aligning">Money of hands that cutting close takes more, for all pieces.</param>
 public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose, decimal? Film, decimal Aligning)
 {
@@ -86,6 +88,8 @@ public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose
     public string Said(FigureFormat f) =>
         Film is not { } film ? ""
         : IsClose
-            ? $"Each colour is cut close: {Shown.Money(film, f)} less of film for {Shown.Money(Aligning, f)} more of aligning."
-        : $"The colours are cut as one block: close would save {Shown.Money(film, f)} of film and take {Shown.Money(Aligning, f)} more of aligning.";
+            ? $"Each colour is cut close: {Shown.Money(film, f)} less of film for {Shown.Money(Aligning, f)} more "
+                + "of aligning."
+        : $"The colours are cut as one block: close would save {Shown.Money(film, f)} of film and take "
+            + $"{Shown.Money(Aligning, f)} more of aligning.";
 }

@@ -18,7 +18,8 @@ public sealed record StripLeft(double WidthIn, double LengthIn);
 /// <summary>Pieces of vinyl used before the roll, and what the roll leaves (docs/trade 7).</summary>
 public static class VinylPieces
 {
-    /// <summary>Pieces of the same vinyl that at least one cut of a colour goes on, those that save most first. The colour is the owner's to judge.</summary>
+    /// <summary>Pieces of the same vinyl that at least one cut of a colour goes on, those that save most first. The
+    /// colour is the owner's to judge.</summary>
     /// <param name="colour">The colour as it would be bought, with its rows.</param>
     /// <param name="pieces">What lies there and is free.</param>
     public static IReadOnlyList<PieceThatFits> For(Purchase colour, IEnumerable<VinylRemnant> pieces) =>

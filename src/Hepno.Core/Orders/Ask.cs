@@ -44,7 +44,8 @@ public sealed record Ask(
 /// <param name="Mark">The most they would pay a piece, or null.</param>
 /// <param name="Given">How many of them are given: a price break made the larger quantity come to less.</param>
 /// <param name="Names">Names and numbers, a piece each; null when all pieces are alike.</param>
-/// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and <paramref name="StyleId"/> says which of ours they are like.</param>
+/// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and
+/// <paramref name="StyleId"/> says which of ours they are like.</param>
 /// <param name="DueDate">Local date this line is wanted when it is another than the order's; null for the same.</param>
 public sealed record AskLine(
     LineId Id,
@@ -65,5 +66,6 @@ public sealed record AskLine(
 
 /// <summary>An order that is sent instead of collected.</summary>
 /// <param name="Zone">Zone of the carrier's rates.</param>
-/// <param name="InThePrice">True when postage is absorbed in the price ("free"), false when it is charged beside it.</param>
+/// <param name="InThePrice">True when postage is absorbed in the price ("free"), false when it is charged beside
+/// it.</param>
 public sealed record Shipping(string Zone, bool InThePrice);

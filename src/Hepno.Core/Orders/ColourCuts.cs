@@ -7,7 +7,8 @@ namespace Hepno.Core.Orders;
 /// <param name="PaintShare">Its paint ÷ all paint, 0 to 1.</param>
 public sealed record ColourCut(string Hex, double WidthShare, double HeightShare, double PaintShare);
 
-/// <summary>The colours of an artwork as they were measured on its picture, the one with most paint first. Two with the same colours are equal.</summary>
+/// <summary>The colours of an artwork as they were measured on its picture, the one with most paint first. Two with the
+/// same colours are equal.</summary>
 /// <param name="Colours">At least one.</param>
 public sealed record ColourCuts(IReadOnlyList<ColourCut> Colours)
 {

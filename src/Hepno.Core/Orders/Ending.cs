@@ -19,12 +19,14 @@ public enum EndKind
     Cancelled,
 }
 
-/// <summary>The end of an order that is not handed over. It can be taken back; the order then stands where it stood.</summary>
+/// <summary>The end of an order that is not handed over. It can be taken back; the order then stands where it
+/// stood.</summary>
 /// <param name="Kind">How.</param>
 /// <param name="Why">Why, in the owner's words.</param>
 /// <param name="ToWhom">For a lost one: to whom; may be empty.</param>
 /// <param name="TheirPrice">For a lost one: what it cost there, for the whole order, where that is known.</param>
-/// <param name="Settled">For a cancelled one: what was agreed between the shop and the customer beyond what is paid; above 0 the customer pays it, under 0 the shop gives it back.</param>
+/// <param name="Settled">For a cancelled one: what was agreed between the shop and the customer beyond what is paid;
+/// above 0 the customer pays it, under 0 the shop gives it back.</param>
 /// <param name="At">When (UTC).</param>
 public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? TheirPrice, decimal Settled, Instant At)
 {
@@ -153,7 +155,8 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
 /// <param name="Left">What was spent beyond what is paid; under 0 the customer has paid more than was spent.</param>
 public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, decimal Left)
 {
-    /// <summary>Reckons it. What was pressed is in it as its blanks and transfers; hands are the owner's to add.</summary>
+    /// <summary>Reckons it. What was pressed is in it as its blanks and transfers; hands are the owner's to
+    /// add.</summary>
     public static CancelledBill Reckon(OrderFacts facts)
     {
         Figure Item(GatherItem i) =>

@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The largest print that the cloth itself has room for: what is larger would run over a seam or off the garment (cloth measured on the outlines, assumed).</summary>
+/// <summary>The largest print that the cloth itself has room for: what is larger would run over a seam or off the
+/// garment (cloth measured on the outlines, assumed).</summary>
 public static class GarmentHold
 {
     /// <summary>The largest print at a place on a size, in.</summary>

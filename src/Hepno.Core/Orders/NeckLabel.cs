@@ -3,7 +3,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants is the owner's to decide.</summary>
+/// <summary>The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants
+/// is the owner's to decide.</summary>
 /// <param name="Size">Its size.</param>
 /// <param name="Pieces">How many are needed.</param>
 /// <param name="Lines">What stands on it, a line a line.</param>
@@ -47,7 +48,8 @@ public sealed record NeckLabel(string Size, int Pieces, IReadOnlyList<string> Li
     {
         if (line.Placements.Any(p => p.Place == PlaceId) && style.Cloth?.Origin is not { Length: > 0 })
         {
-            yield return $"The neck label does not say where {style.Name} is made: the Shelf does not know it. Look at the sewn label before it is torn out.";
+            yield return $"The neck label does not say where {style.Name} is made: the Shelf does not know it. Look at the "
+                + "sewn label before it is torn out.";
         }
     }
 }

@@ -7,7 +7,8 @@ namespace Hepno.Core.Orders;
 /// <param name="MethodId">Key of the method.</param>
 /// <param name="At">When (UTC).</param>
 /// <param name="TypedPrice">The price a piece the owner typed, or null when the policy makes it.</param>
-/// <param name="Why">Against what it was chosen, and why: what the comparison said then, and the owner's own words; empty for one of before.</param>
+/// <param name="Why">Against what it was chosen, and why: what the comparison said then, and the owner's own words;
+/// empty for one of before.</param>
 public sealed record Decision(
     LineId LineId,
     MethodId MethodId,

@@ -119,6 +119,7 @@ public sealed record SendingFacts(
 );
 
 /// <summary>How it left the line.</summary>
-/// <param name="ClosedAt">Closed after learning, or without being handed over (UTC); null while it is on the line.</param>
+/// <param name="ClosedAt">Closed after learning, or without being handed over (UTC); null while it is on the
+/// line.</param>
 /// <param name="Ending">How it left without being handed over; null while it did not.</param>
 public sealed record EndFacts(Instant? ClosedAt, Ending? Ending);

@@ -17,7 +17,8 @@ public static class OwnPieces
     private static readonly string[] NameHeads = ["name", "names", "text", "print name", "back name"];
     private static readonly string[] NumberHeads = ["number", "no", "no.", "num", "nr", "#"];
 
-    /// <summary>Reads rows of a table: with a heading row its columns decide; without one a known size is the size, digits are the number, the rest is the name. All or nothing.</summary>
+    /// <summary>Reads rows of a table: with a heading row its columns decide; without one a known size is the size,
+    /// digits are the number, the rest is the name. All or nothing.</summary>
     /// <param name="rows">Cells by row; empty rows are passed over.</param>
     /// <param name="known">The style's sizes, smallest first.</param>
     public static OwnPiecesReading Read(IReadOnlyList<IReadOnlyList<string>> rows, IReadOnlyList<string> known)
@@ -71,7 +72,8 @@ public static class OwnPieces
     public static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> pieces, IReadOnlyList<string> known) =>
         [.. known.Select(k => new SizeCount(k, pieces.Count(p => p.Size == k))).Where(s => s.Pieces > 0)];
 
-    /// <summary>What of a line's list blocks comparing: counts that are not the run's, a print that a piece has no text for, a list that is printed nowhere.</summary>
+    /// <summary>What of a line's list blocks comparing: counts that are not the run's, a print that a piece has no text
+    /// for, a list that is printed nowhere.</summary>
     /// <param name="line">The line.</param>
     /// <param name="where">Where it stands in the ask, for the problem's field: "lines[0]".</param>
     public static IEnumerable<Problem> Blocks(AskLine line, string where)
@@ -110,7 +112,8 @@ public static class OwnPieces
             {
                 yield return new(
                     "names-count",
-                    $"{size}: {asked} {(asked == 1 ? "piece is" : "pieces are")} asked for, {listed} {(listed == 1 ? "is" : "are")} on the list.",
+                    $"{size}: {asked} {(asked == 1 ? "piece is" : "pieces are")} asked for, {listed} "
+                        + $"{(listed == 1 ? "is" : "are")} on the list.",
                     $"{where}.names",
                     "Mend the list, or the sizes."
                 );
@@ -123,7 +126,9 @@ public static class OwnPieces
             {
                 yield return new(
                     "names-missing",
-                    $"{p.At().Name}: {(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} no {Lacking(bare.Select(b => b.n), p.Own)}.",
+                    $"{p.At().Name}: "
+                        + $"{(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} "
+                        + $"no {Lacking(bare.Select(b => b.n), p.Own)}.",
                     $"{where}.names",
                     "Fill it in, or put such pieces on a line of their own."
                 );
@@ -131,7 +136,8 @@ public static class OwnPieces
         }
     }
 
-    /// <summary>What may be a slip of the pen: pieces alike, a number twice, a name too wide for its print. Nothing is blocked by it.</summary>
+    /// <summary>What may be a slip of the pen: pieces alike, a number twice, a name too wide for its print. Nothing is
+    /// blocked by it.</summary>
     public static IReadOnlyList<string> Notices(AskLine line)
     {
         var names = line.Names ?? [];
@@ -147,7 +153,8 @@ public static class OwnPieces
                 .GroupBy(n => n.Number)
                 .Where(g => g.DistinctBy(n => n.Name.ToUpperInvariant()).Count() > 1)
                 .Select(g =>
-                    $"Number {g.Key} stands {Times(g.Count())}: {string.Join(", ", g.Select(n => n.Name.Length > 0 ? n.Name : n.Size))}."
+                    $"Number {g.Key} stands {Times(g.Count())}: "
+                    + $"{string.Join(", ", g.Select(n => n.Name.Length > 0 ? n.Name : n.Size))}."
                 )
         );
         foreach (var p in line.Placements.Where(p => p.Own != OwnText.None))
@@ -158,7 +165,8 @@ public static class OwnPieces
                 if (n.WidthIn(p.Own, print.HeightIn) is var wide && wide > print.WidthIn + 1e-9)
                 {
                     said.Add(
-                        $"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit the {p.At().Name.ToLowerInvariant()} of {n.Size}."
+                        $"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit "
+                            + $"the {p.At().Name.ToLowerInvariant()} of {n.Size}."
                     );
                 }
             }

@@ -46,14 +46,16 @@ public sealed record PlaceWidths(
         ];
 }
 
-/// <summary>A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in proportion).</summary>
+/// <summary>A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in
+/// proportion).</summary>
 /// <param name="Id">Key.</param>
 /// <param name="Name">On screen.</param>
 /// <param name="Where">Distance from a seam, in words without unit.</param>
 /// <param name="FromSeamIn">That distance on adult sizes, in.</param>
 /// <param name="HeightLimitIn">Tallest artwork on adult sizes, in.</param>
 /// <param name="Widths">Widest by group of sizes.</param>
-/// <param name="OpeningIn">Width of the part that goes over a lower platen, in; null where the whole garment does.</param>
+/// <param name="OpeningIn">Width of the part that goes over a lower platen, in; null where the whole garment
+/// does.</param>
 /// <param name="FromSeamYouthIn">The distance on youth and toddler sizes, in; null for the same.</param>
 /// <param name="FromSeamInfantIn">The distance on infant sizes, in; null for the same.</param>
 /// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in.</param>
@@ -107,7 +109,9 @@ public sealed record Place(
                 "like",
                 Like is null ? $"\"{Name}\" lies like no place." : $"\"{Name}\" cannot lie like \"{Like}\".",
                 "like",
-                $"A place of your own lies at the seam of one of {string.Join(", ", Places.All.Where(p => Places.TakesLayers(p.Id)).Select(p => p.Id))}; a usual one lies where it does."
+                "A place of your own lies at the seam of one of "
+                    + $"{string.Join(", ", Places.All.Where(p => Places.TakesLayers(p.Id)).Select(p => p.Id))}; a "
+                    + "usual one lies where it does."
             );
         }
         foreach (
@@ -120,7 +124,8 @@ public sealed record Place(
         {
             yield return new(
                 "range",
-                $"{Name}: a customary {(field == "heightIn" ? "height" : "width")} of {value:0.##} in is outside 0 to {Places.Absurd:0}.",
+                $"{Name}: a customary {(field == "heightIn" ? "height" : "width")} of {value:0.##} in is outside "
+                    + $"0 to {Places.Absurd:0}.",
                 field,
                 "Type the largest print you would put there without asking."
             );
@@ -147,7 +152,8 @@ public sealed record Place(
                 "range",
                 $"{AsideIn:0.##} in from the middle is outside -{MostFromSeamIn:0} to {MostFromSeamIn:0}.",
                 "asideIn",
-                "Type how far from the garment's middle line the print's own middle lies; below 0 towards the wearer's right."
+                "Type how far from the garment's middle line the print's own middle lies; below 0 towards the "
+                    + "wearer's right."
             );
         }
     }
@@ -164,7 +170,8 @@ public sealed record Place(
     /// <summary>True where the print stands above its seam, false where it hangs below.</summary>
     public bool IsAbove => Where.StartsWith("above", StringComparison.Ordinal);
 
-    /// <summary>From which seam, in words, on a kind of garment: a hood hangs over the collar seam, a bib has none.</summary>
+    /// <summary>From which seam, in words, on a kind of garment: a hood hangs over the collar seam, a bib has
+    /// none.</summary>
     public string WhereOn(GarmentKind kind) =>
         (Like ?? Id, kind) switch
         {
@@ -173,7 +180,8 @@ public sealed record Place(
             _ => Where,
         };
 
-    /// <summary>Tallest artwork on a size, in: on youth and smaller sizes less in the same proportion as the width.</summary>
+    /// <summary>Tallest artwork on a size, in: on youth and smaller sizes less in the same proportion as the
+    /// width.</summary>
     public double HeightOn(string size) =>
         SizeGroups.Of(size) is SizeGroup.Youth or SizeGroup.Toddler or SizeGroup.Infant
             ? HeightLimitIn * WidthOn(size) / Widths.Small

@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The places a shop prints at: the usual ones with its own figures, and places of its own that lie like one of them.</summary>
+/// <summary>The places a shop prints at: the usual ones with its own figures, and places of its own that lie like one
+/// of them.</summary>
 public sealed class PlaceBook
 {
     private readonly Dictionary<string, Place> byId;

@@ -13,10 +13,13 @@ namespace Hepno.Core.Orders;
 /// <param name="ThinnestLinePt">Thinnest line, pt.</param>
 /// <param name="DesignId">The artwork its figures were measured on; null where they were typed.</param>
 /// <param name="BySize">True when it is made smaller on sizes that do not take it as large as asked.</param>
-/// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be.</param>
+/// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large
+/// as the widest may be.</param>
 /// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
-/// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted area.</param>
-/// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the cloth.</param>
+/// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted
+/// area.</param>
+/// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the
+/// cloth.</param>
 /// <param name="Finish">The finish of vinyl it is to have; plain where nothing is said, and by any way then.</param>
 public sealed record Placement(
     PlacementId Id,

@@ -44,7 +44,8 @@ public static class PlacementRules
                     "larger-than-garment",
                     $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.",
                     At(field),
-                    $"The largest print there is customarily {(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in."
+                    "The largest print there is customarily "
+                        + $"{(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in."
                 );
             }
         }
@@ -86,7 +87,8 @@ public static class PlacementRules
         }
     }
 
-    /// <summary>What is wrong with how a line's prints share their places: each takes one on the cloth, and a layer lies on an earlier print of the same place.</summary>
+    /// <summary>What is wrong with how a line's prints share their places: each takes one on the cloth, and a layer
+    /// lies on an earlier print of the same place.</summary>
     public static IEnumerable<Problem> Sharing(IReadOnlyList<Placement> placements, string where)
     {
         foreach (var twice in placements.Where(p => p.OnTopOf is null).GroupBy(p => p.Place).Where(g => g.Count() > 1))
@@ -107,9 +109,10 @@ public static class PlacementRules
                 && under?.Place != p.Place
             )
             {
+                var instead = under is null ? "not there before it" : $"on the {under.At().Name.ToLowerInvariant()}";
                 yield return new(
                     "layer",
-                    $"{p.At().Name}: {(under is null ? "the print it is to lie on is not there before it" : $"the print it is to lie on is on the {under.At().Name.ToLowerInvariant()}")}.",
+                    $"{p.At().Name}: the print it is to lie on is {instead}.",
                     $"{where}[{i}].onTopOf",
                     "Choose an earlier print of the same place, or lay it on the cloth."
                 );
@@ -126,7 +129,8 @@ public static class PlacementRules
         }
     }
 
-    /// <summary>The print against what the garment has and holds: it blocks the next station until the owner changes it.</summary>
+    /// <summary>The print against what the garment has and holds: it blocks the next station until the owner changes
+    /// it.</summary>
     /// <param name="p">The print.</param>
     /// <param name="where">Where it stands in the ask.</param>
     /// <param name="sizes">The run.</param>
@@ -161,7 +165,8 @@ public static class PlacementRules
         {
             yield return new(
                 "too-wide",
-                $"{place.Name} {h.Print.WidthIn:0.##} in is wider than the {Math.Max(0, h.Most.WidthIn):0.##} in of cloth that {h.Size} has there.",
+                $"{place.Name} {h.Print.WidthIn:0.##} in is wider than the {Math.Max(0, h.Most.WidthIn):0.##} in "
+                    + $"of cloth that {h.Size} has there.",
                 $"{where}.widthIn",
                 Smaller(h.Most.WidthIn)
             );
@@ -174,7 +179,8 @@ public static class PlacementRules
         {
             yield return new(
                 "too-tall",
-                $"{place.Name} {h.Print.HeightIn:0.##} in is taller than the {Math.Max(0, h.Most.HeightIn):0.##} in of cloth that {h.Size} has there.",
+                $"{place.Name} {h.Print.HeightIn:0.##} in is taller than the {Math.Max(0, h.Most.HeightIn):0.##} "
+                    + $"in of cloth that {h.Size} has there.",
                 $"{where}.heightIn",
                 Smaller(h.Most.HeightIn)
             );
@@ -186,7 +192,8 @@ public static class PlacementRules
             ? $"Make it {most:0.##} in or less, or smaller on the smaller sizes alone."
             : "Move the place: it lies off this garment.";
 
-    /// <summary>How much larger a print is than the shop customarily puts there on the smallest size it is made for; null where it is not.</summary>
+    /// <summary>How much larger a print is than the shop customarily puts there on the smallest size it is made for;
+    /// null where it is not.</summary>
     /// <param name="p">The print.</param>
     /// <param name="sizes">The run.</param>
     /// <param name="f">How lengths are written.</param>
@@ -202,7 +209,9 @@ public static class PlacementRules
         var run = sizes.Where(s => s.Pieces > 0).ToList();
         var (wide, tall) = (run.MinBy(s => place.WidthOn(s.Size))!, run.MinBy(s => place.HeightOn(s.Size))!);
         return p.WidthIn > place.WidthOn(wide.Size) + Rounding
-            ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is {Shown.Length(place.WidthOn(wide.Size), f)} at most"
-            : $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is {Shown.Length(place.HeightOn(tall.Size), f)} at most";
+            ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is "
+                + $"{Shown.Length(place.WidthOn(wide.Size), f)} at most"
+            : $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is "
+                + $"{Shown.Length(place.HeightOn(tall.Size), f)} at most";
     }
 }

@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The usual places of a print with their customary sizes and distances (assumed, docs/trade 16): what a shop begins with.</summary>
+/// <summary>The usual places of a print with their customary sizes and distances (assumed, docs/trade 16): what a shop
+/// begins with.</summary>
 public static class Places
 {
     /// <summary>Largest width or height of any artwork, in: more is never a garment.</summary>

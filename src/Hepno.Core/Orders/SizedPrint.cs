@@ -14,7 +14,8 @@ public sealed record SizedPrint(Placement Print, IReadOnlyList<SizeCount> Sizes)
 /// <summary>Which sizes of a print a run needs.</summary>
 public static class SizedPrints
 {
-    /// <summary>One print for each width that the sizes of the run take, smallest first; one alone where the placement is the same on all.</summary>
+    /// <summary>One print for each width that the sizes of the run take, smallest first; one alone where the placement
+    /// is the same on all.</summary>
     /// <param name="p">The placement as asked; its place is known.</param>
     /// <param name="sizes">The run, at least one piece.</param>
     /// <param name="names">Names and numbers, for a placement where each piece has its own.</param>

@@ -152,7 +152,8 @@ public static class Stations
         {
             missing.Add(new("deposit", "The deposit", false));
         }
-        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade 15.6)
+        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested
+        // (docs/trade 15.6)
         missing.AddRange(
             order
                 .Ask.Lines.Where(l => l.Theirs && facts.Gathering.Risks.All(r => r.LineId != l.Id))

@@ -9,7 +9,8 @@ public static class FreeHands
 {
     private const int FurthestDays = 120;
 
-    /// <summary>Hours from now until a moment in which somebody works, the shop is open and no press work is planned for that person.</summary>
+    /// <summary>Hours from now until a moment in which somebody works, the shop is open and no press work is planned
+    /// for that person.</summary>
     /// <param name="floor">Now, hours, people and what is planned.</param>
     /// <param name="until">Wall clock; what lies more than 120 days ahead is not looked at.</param>
     public static double HoursUntil(FloorPlan floor, LocalDateTime until) =>

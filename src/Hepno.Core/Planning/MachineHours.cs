@@ -14,7 +14,8 @@ public sealed record Machine(string Id, string Name);
 /// <param name="OnCloth">True where it works on the garment, and so begins when that is here.</param>
 public sealed record MachineWork(Machine Machine, double Minutes, bool OnCloth);
 
-/// <summary>Until when the shop's machines are busy: each one's queue is one line of work, in the hours it runs (docs/trade 11).</summary>
+/// <summary>Until when the shop's machines are busy: each one's queue is one line of work, in the hours it runs
+/// (docs/trade 11).</summary>
 /// <param name="Hours">Open hours: in them a machine runs that somebody looks after.</param>
 /// <param name="Now">Wall clock.</param>
 /// <param name="Unattended">Machines that run day and night.</param>

@@ -30,7 +30,8 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
         return at;
     }
 
-    /// <summary>The moment so many open minutes after <paramref name="from"/>; nights and closed days do not count.</summary>
+    /// <summary>The moment so many open minutes after <paramref name="from"/>; nights and closed days do not
+    /// count.</summary>
     public LocalDateTime Add(LocalDateTime from, double minutes)
     {
         var at = Next(from);
@@ -47,7 +48,8 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
         return at;
     }
 
-    /// <summary>A promise made on one day for a yes given on a later one: so many working days later as lie between, at the same hour.</summary>
+    /// <summary>A promise made on one day for a yes given on a later one: so many working days later as lie between, at
+    /// the same hour.</summary>
     /// <param name="promised">What was promised for a yes on the first day.</param>
     /// <param name="from">The first day.</param>
     /// <param name="yes">The day of the yes.</param>
@@ -67,7 +69,8 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
         return promised;
     }
 
-    /// <summary>When a parcel ordered now is here, where an order after the supplier's cut-off hour goes out a working day later.</summary>
+    /// <summary>When a parcel ordered now is here, where an order after the supplier's cut-off hour goes out a working
+    /// day later.</summary>
     public LocalDateTime Parcel(LocalDateTime from, int workingDays, LocalTime? cutOff) =>
         Parcel(
             from,
@@ -75,7 +78,8 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
                 + (workingDays > 0 && cutOff is { } hour && from.TimeOfDay > hour && On(from.Date) is not null ? 1 : 0)
         );
 
-    /// <summary>Noon of the n-th working day after <paramref name="from"/>: when a parcel ordered then is counted as here. 0 days: at once.</summary>
+    /// <summary>Noon of the n-th working day after <paramref name="from"/>: when a parcel ordered then is counted as
+    /// here. 0 days: at once.</summary>
     public LocalDateTime Parcel(LocalDateTime from, int workingDays)
     {
         if (workingDays == 0)

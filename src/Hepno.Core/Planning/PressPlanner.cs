@@ -140,7 +140,8 @@ public sealed record FloorPlan(
         People is { Count: > 0 } people ? people : [new Person("", "", 0, default, Hours.Week, null, 0, [])];
 }
 
-/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade 11).</summary>
+/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due
+/// first (docs/trade 11).</summary>
 public static class PressPlanner
 {
     private const int LeastPart = 10;
@@ -148,7 +149,8 @@ public static class PressPlanner
     private const int HorizonDays = 120;
     private const double HalfHour = 30;
 
-    /// <summary>Places all work: what has begun stays where it began, what the owner moved comes next, the rest by due time.</summary>
+    /// <summary>Places all work: what has begun stays where it began, what the owner moved comes next, the rest by due
+    /// time.</summary>
     /// <param name="works">Work to place.</param>
     /// <param name="floor">Now, hours and presses; its own placed work is kept as it is.</param>
     public static IReadOnlyList<PlacedWork> Plan(IReadOnlyList<PressWork> works, FloorPlan floor)
@@ -186,7 +188,8 @@ public static class PressPlanner
             );
     }
 
-    // work placed later may stand before work placed earlier: what each part is made ready from is known only as they stand
+    // work placed later may stand before work placed earlier: what each part is made ready from is known only as they
+    // stand
     private static List<PlacedWork> Settled(List<PlacedWork> placed, PressId pressId, FloorPlan floor) =>
         [
             .. placed.Select(p =>
@@ -428,7 +431,8 @@ public static class PressPlanner
                     && p.Parts.Any(q => q.Start < parts[^1].Start && q.End > work.ReadyAt)
                 )
                 .Select(p => p.Work.Code);
-            return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} taken by {string.Join(", ", others.Distinct())} first";
+            return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} "
+                + $"taken by {string.Join(", ", others.Distinct())} first";
         }
         return work.ReadyAt > floor.Now
             ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}"

@@ -11,17 +11,20 @@ public sealed record SetUpTimes(double SwapMinutes = 3, double DialMinutes = 2, 
 /// <summary>One pass of a batch as the press must stand for it.</summary>
 /// <param name="WidthIn">Width of the print, in.</param>
 /// <param name="HeightIn">Height of the print, in.</param>
-/// <param name="OpeningIn">Width of the part that goes over the lower platen, in; null where the whole garment does.</param>
+/// <param name="OpeningIn">Width of the part that goes over the lower platen, in; null where the whole garment
+/// does.</param>
 /// <param name="Pressure">light, medium, firm or heavy.</param>
 public sealed record PressPass(double WidthIn, double HeightIn, double? OpeningIn, string Pressure);
 
-/// <summary>Making a press ready between two batches (docs/trade 11): the larger of heat and hands, or their sum.</summary>
+/// <summary>Making a press ready between two batches (docs/trade 11): the larger of heat and hands, or their
+/// sum.</summary>
 /// <param name="HeatMinutes">The platen's heat rises or falls.</param>
 /// <param name="HandsMinutes">Lower platen and dial; these need an operator.</param>
 /// <param name="TotalMinutes">From the last piece before to the first piece after.</param>
 public sealed record SetUp(double HeatMinutes, double HandsMinutes, double TotalMinutes)
 {
-    /// <summary>Between two batches on a press; before the first of a day the press is cold and its own platen is on.</summary>
+    /// <summary>Between two batches on a press; before the first of a day the press is cold and its own platen is
+    /// on.</summary>
     /// <param name="press">The press.</param>
     /// <param name="before">The batch before on that day, or null for none.</param>
     /// <param name="work">The batch to come.</param>
@@ -52,7 +55,8 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
         return new(heat, hands, times.WhileHeating ? Math.Max(heat, hands) : heat + hands);
     }
 
-    /// <summary>Minutes a piece of a batch takes on a press, the platens changed between its passes shared in.</summary>
+    /// <summary>Minutes a piece of a batch takes on a press, the platens changed between its passes shared
+    /// in.</summary>
     public static double MinutesPerPiece(Press press, PressWork work, SetUpTimes times) =>
         work.MinutesPerPiece
         + (Swaps(press, work) * (times.SwapMinutes + times.DialMinutes) / Math.Max(1, work.Pieces));

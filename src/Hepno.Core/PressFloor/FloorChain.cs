@@ -19,7 +19,8 @@ internal enum StepKind
     Wait,
 }
 
-/// <summary>The steps of a piece laid out for the simulation: which closes, which opens, which ends a hold of the press.</summary>
+/// <summary>The steps of a piece laid out for the simulation: which closes, which opens, which ends a hold of the
+/// press.</summary>
 internal sealed class FloorChain
 {
     /// <summary>Part of a step that belongs to no pass: before the first and after the last.</summary>
@@ -124,7 +125,8 @@ internal sealed class FloorChain
     /// <summary>Hands from here until the platen is closed, s.</summary>
     public double[] ToClose { get; }
 
-    /// <summary>Closings after which the piece must be on the rack at once, its peel window being shorter than lifting it off: its place is kept from then on.</summary>
+    /// <summary>Closings after which the piece must be on the rack at once, its peel window being shorter than lifting
+    /// it off: its place is kept from then on.</summary>
     public bool[] KeepsPlace { get; }
 
     /// <summary>Steps that put a piece on the rack.</summary>

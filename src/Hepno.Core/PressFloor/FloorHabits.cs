@@ -28,12 +28,14 @@ public sealed record CoverPrice(Cover Cover, decimal Price, int Uses);
 /// <param name="RackPlaces">Pieces that may cool at once.</param>
 /// <param name="Measured">True when prints are placed by fold-line or ruler, not by eye.</param>
 /// <param name="ColdPlate">True when cold peels cool on a cold plate.</param>
-/// <param name="HandsOnOnly">True when labour is charged for busy hands alone: the owner does other work in short waits.</param>
+/// <param name="HandsOnOnly">True when labour is charged for busy hands alone: the owner does other work in short
+/// waits.</param>
 /// <param name="Second">Second presses.</param>
 /// <param name="Times">Step times of the shop's own; null for the starting ones.</param>
 /// <param name="Covers">What covers cost; null where they are in the sundries.</param>
 /// <param name="TestFirst">True when an assumed recipe nobody tested waits for a test piece before the run.</param>
-/// <param name="PrepareBeside">True when weeding, trimming and cutting apart are done at the press, while pieces are pressed and cool.</param>
+/// <param name="PrepareBeside">True when weeding, trimming and cutting apart are done at the press, while pieces are
+/// pressed and cool.</param>
 public sealed record FloorHabits(
     FloorPolicy Policy = FloorPolicy.Stream,
     bool FirstPiece = true,
@@ -71,7 +73,8 @@ public sealed record FloorHabits(
             _ => recipe,
         };
 
-    /// <summary>Covers one press of a recipe and its second take, opened to their parts; null where they cost nothing apart.</summary>
+    /// <summary>Covers one press of a recipe and its second take, opened to their parts; null where they cost nothing
+    /// apart.</summary>
     public Figure? CoverCost(Recipe recipe)
     {
         var used = new[]

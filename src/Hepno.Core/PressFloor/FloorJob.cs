@@ -4,8 +4,10 @@ namespace Hepno.Core.PressFloor;
 
 /// <summary>A press as the floor is simulated with it.</summary>
 /// <param name="Name">What the shop calls it.</param>
-/// <param name="OpensItself">True for an auto-open press: nobody is needed at the opening, and nothing is pressed too long.</param>
-/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand while one is under the heat.</param>
+/// <param name="OpensItself">True for an auto-open press: nobody is needed at the opening, and nothing is pressed too
+/// long.</param>
+/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand while one
+/// is under the heat.</param>
 /// <param name="RiseFPerMinute">How fast it heats, °F a minute.</param>
 /// <param name="DropFPerMinute">How fast it cools, °F a minute.</param>
 /// <param name="AtF">Heat it stands at when the work begins, °F; null when it is at the first pass's heat.</param>
@@ -22,8 +24,10 @@ public sealed record FloorPress(
 /// <param name="Name">Where it sits, on screen.</param>
 /// <param name="TemperatureF">Heat it wants, °F.</param>
 /// <param name="SlackSeconds">How much longer than its dwell does no harm, s.</param>
-/// <param name="PeelWindowSeconds">How long after it may be peeled a hot or warm carrier must be off, s; null for cold.</param>
-/// <param name="Steps">Its steps in order; a step that holds the press and needs no hands is a dwell, between a step that closes and one that opens.</param>
+/// <param name="PeelWindowSeconds">How long after it may be peeled a hot or warm carrier must be off, s; null for
+/// cold.</param>
+/// <param name="Steps">Its steps in order; a step that holds the press and needs no hands is a dwell, between a step
+/// that closes and one that opens.</param>
 public sealed record FloorPass(
     string Name,
     double TemperatureF,
@@ -54,7 +58,8 @@ public enum SecondPress
 
 /// <summary>Pieces to press on a floor (docs/trade 6).</summary>
 /// <param name="Pieces">How many, 1 or more.</param>
-/// <param name="Before">Steps before the first decoration of a piece: preparation away from the press first, then threading, lint-rolling, pre-pressing.</param>
+/// <param name="Before">Steps before the first decoration of a piece: preparation away from the press first, then
+/// threading, lint-rolling, pre-pressing.</param>
 /// <param name="Passes">Its decorations in order, at least one.</param>
 /// <param name="After">Steps after the last one.</param>
 /// <param name="Presses">Presses that may be used, at least one.</param>
@@ -131,7 +136,8 @@ public sealed record FloorJob(
             {
                 yield return new(
                     "range",
-                    $"{pass.Name}: a slack of {pass.SlackSeconds:0.#} s and a window of {pass.PeelWindowSeconds:0.#} s are outside 0 to 60 and 0 to 600.",
+                    $"{pass.Name}: a slack of {pass.SlackSeconds:0.#} s and a window of "
+                        + $"{pass.PeelWindowSeconds:0.#} s are outside 0 to 60 and 0 to 600.",
                     $"passes[{i}]",
                     "3 s of slack is usual."
                 );

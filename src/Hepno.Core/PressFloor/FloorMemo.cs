@@ -4,7 +4,8 @@ using System.Text;
 
 namespace Hepno.Core.PressFloor;
 
-/// <summary>Remembers what jobs took: a comparison asks for the same job many times, and the answer never changes.</summary>
+/// <summary>Remembers what jobs took: a comparison asks for the same job many times, and the answer never
+/// changes.</summary>
 public sealed class FloorMemo
 {
     private const int Most = 5000;

@@ -18,7 +18,8 @@ public sealed record FloorMinutes(
     string Source
 )
 {
-    /// <summary>Up to this many pieces the job is simulated whole; beyond, a further piece takes what the last dozen of these took.</summary>
+    /// <summary>Up to this many pieces the job is simulated whole; beyond, a further piece takes what the last dozen of
+    /// these took.</summary>
     public const int Exact = 24;
 
     // for one press and one pair of hands the first three rules are as quick as all of them

@@ -11,13 +11,15 @@ public sealed record FloorPart(string Name, double HandsOnSeconds, double Attend
 /// <param name="Pieces">How many.</param>
 /// <param name="MakespanSeconds">From the first touch to the last piece through, s.</param>
 /// <param name="HandsOnSeconds">Hands busy, all pieces, s.</param>
-/// <param name="AttendedSeconds">Hands-on and every wait under half a minute in which nothing else can be done, all pieces, s.</param>
+/// <param name="AttendedSeconds">Hands-on and every wait under half a minute in which nothing else can be done, all
+/// pieces, s.</param>
 /// <param name="HeldSeconds">Presses held, all pieces, s.</param>
 /// <param name="Parts">The passes in order, then what belongs to none.</param>
 /// <param name="OverDwellLargest">Most a piece was pressed too long because hands came late, s.</param>
 /// <param name="OverDwellSum">All of that together, s.</param>
 /// <param name="LargestRack">Most pieces cooling at once.</param>
-/// <param name="PressesUsed">Which of the job's presses are used, by their place in it: one that helps nothing is left out.</param>
+/// <param name="PressesUsed">Which of the job's presses are used, by their place in it: one that helps nothing is left
+/// out.</param>
 /// <param name="OperatorsUsed">Pairs of hands used.</param>
 /// <param name="ByPlacement">True when one decoration of all pieces comes before the next of any.</param>
 /// <param name="Batch">True when second presses come after all first ones.</param>

@@ -1,6 +1,7 @@
 namespace Hepno.Core.PressFloor;
 
-/// <summary>What hands that are free do first when several things wait; lower ranks first. An opening and a peel that cannot wait come before all.</summary>
+/// <summary>What hands that are free do first when several things wait; lower ranks first. An opening and a peel that
+/// cannot wait come before all.</summary>
 /// <param name="OnPress">A piece on a press is taken on.</param>
 /// <param name="Load">A piece comes to a press for its first press of a pass.</param>
 /// <param name="Second">A piece comes to a press for its second press.</param>
@@ -9,9 +10,12 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Nearest">Among presses: the one that closes soonest first, else the one that waits longest.</param>
 /// <param name="Batch">Second presses when every piece had its first.</param>
 /// <param name="ByPlacement">One decoration of all pieces before the next of any.</param>
-/// <param name="Patient">The last free press is kept for a piece that is cold within half a minute and has a second press to come.</param>
-/// <param name="AwaitsOpen">Hands are there when a press opens by itself, as they must be where they open it: nothing is begun that would leave it standing open past its slack.</param>
-/// <param name="Punctual">Nothing is begun that would keep an opening waiting, slack or not: the other dwells have time for it.</param>
+/// <param name="Patient">The last free press is kept for a piece that is cold within half a minute and has a second
+/// press to come.</param>
+/// <param name="AwaitsOpen">Hands are there when a press opens by itself, as they must be where they open it: nothing
+/// is begun that would leave it standing open past its slack.</param>
+/// <param name="Punctual">Nothing is begun that would keep an opening waiting, slack or not: the other dwells have time
+/// for it.</param>
 internal readonly record struct FloorRule(
     int OnPress,
     int Load,
@@ -29,7 +33,8 @@ internal readonly record struct FloorRule(
     /// <summary>The order in which a search counts what is possible.</summary>
     public static FloorRule Lead { get; } = new(0, 1, 2, 3, 4);
 
-    /// <summary>Orders worth trying; which is quickest depends on the dwell, the cooling and the number of presses.</summary>
+    /// <summary>Orders worth trying; which is quickest depends on the dwell, the cooling and the number of
+    /// presses.</summary>
     public static IReadOnlyList<FloorRule> Orders { get; } =
     [
         new(0, 2, 1, 3, 4, Punctual: true),

@@ -7,9 +7,11 @@ namespace Hepno.Core.PressFloor;
 /// <param name="HandsFactor">The shop's own seconds at the press ÷ the standards; 1 until it is learned.</param>
 /// <param name="SwapMinutes">Hands to change a press's lower platen.</param>
 /// <param name="DialMinutes">Hands to set a press's dial for another batch.</param>
-/// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the other.</param>
+/// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the
+/// other.</param>
 /// <param name="SlowTenthShare">Time added to pressing so that nine runs in ten finish, a share.</param>
-/// <param name="Unattended">Machines, by their identity, that run day and night: the others run in the open hours.</param>
+/// <param name="Unattended">Machines, by their identity, that run day and night: the others run in the open
+/// hours.</param>
 /// <param name="TestMinutes">From asking for a test piece to having looked at it, min.</param>
 public sealed record FloorRules(
     FloorHabits Habits,
@@ -55,7 +57,8 @@ public sealed record FloorRules(
         {
             yield return new(
                 "range",
-                $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial are outside 0 to 60.",
+                $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial "
+                    + "are outside 0 to 60.",
                 "swapMinutes",
                 "3 and 2 are usual."
             );

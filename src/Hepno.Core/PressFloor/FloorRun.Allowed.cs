@@ -1,6 +1,7 @@
 namespace Hepno.Core.PressFloor;
 
-/// <summary>What may be begun: nothing that would carry a closed press past its slack or a hot piece past its peel window.</summary>
+/// <summary>What may be begun: nothing that would carry a closed press past its slack or a hot piece past its peel
+/// window.</summary>
 internal sealed partial class FloorRun
 {
     // openings and peels that are due while a choice is weighed
@@ -111,7 +112,8 @@ internal sealed partial class FloorRun
         _due[place] = due;
     }
 
-    // two presses would come due together: the second is closed just so much later that its opening can come after the other's
+    // two presses would come due together: the second is closed just so much later that its opening can come after the
+    // other's
     private void Later(double latest)
     {
         for (var i = 0; i < _dues; i++)
@@ -220,7 +222,8 @@ internal sealed partial class FloorRun
             {
                 if (!double.IsPositiveInfinity(_chain.Window[i]))
                 {
-                    // done in one go, begun no later than leaves time to lift off; where the window is narrower than that, begun before it opens
+                    // done in one go, begun no later than leaves time to lift off; where the window is narrower than
+                    // that, begun before it opens
                     var latest = opened + _chain.FromOpening[i] + _chain.Window[i] - lifting;
                     Expect(new(Math.Min(opened + _chain.FromOpening[i], latest), latest, lifting + _chain.Seconds[i]));
                 }

@@ -143,7 +143,8 @@ internal sealed partial class FloorRun
         }
     }
 
-    // whether a piece may go on to a step at all: the order of placements, the batch, the first piece, the limit of what is in work
+    // whether a piece may go on to a step at all: the order of placements, the batch, the first piece, the limit of
+    // what is in work
     private bool Open(int step, int piece)
     {
         if (step == _entry)

@@ -1,8 +1,10 @@
 namespace Hepno.Core.PressFloor;
 
 /// <summary>
-/// One run of pieces over the floor under one rule: from event to event, hands that are free take the first thing that waits, if it can be done without
-/// carrying a closed press past its slack or a hot piece past its peel window (docs/trade 6). Exact and reproducible: nothing is drawn.
+/// One run of pieces over the floor under one rule: from event to event, hands that are free take the first thing that
+/// waits, if it can be done without
+/// carrying a closed press past its slack or a hot piece past its peel window (docs/trade 6). Exact and reproducible:
+/// nothing is drawn.
 /// </summary>
 internal sealed partial class FloorRun
 {
@@ -54,7 +56,8 @@ internal sealed partial class FloorRun
     /// <param name="operators">How many of its hands are used.</param>
     /// <param name="pieces">How many pieces.</param>
     /// <param name="trace">True to keep every event.</param>
-    /// <param name="leaveOut">True to leave the last piece out of all that is counted: what the others take in an order made for one more.</param>
+    /// <param name="leaveOut">True to leave the last piece out of all that is counted: what the others take in an order
+    /// made for one more.</param>
     /// <param name="genes">By decision: how many possible things are passed over for the next; null for none.</param>
     public FloorRun(
         FloorJob job,

@@ -1,8 +1,9 @@
 namespace Hepno.Core.PressFloor;
 
 /// <summary>
-/// Looks for a better order than the rules' own: decision by decision it tries every possible thing and waiting, lets each usual rule finish from there, and goes on
-/// from the few that end best. Bounded by runs; the same input and bound give the same order.
+/// Looks for a better order than the rules' own: decision by decision it tries every possible thing and waiting, lets
+/// each usual rule finish from there, and goes on from the few that end best. Bounded by runs; the same input and bound
+/// give the same order.
 /// </summary>
 internal static class OrderSearch
 {

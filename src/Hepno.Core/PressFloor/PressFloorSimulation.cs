@@ -3,7 +3,8 @@ namespace Hepno.Core.PressFloor;
 /// <summary>Finds how the pieces of a job go over the floor quickest.</summary>
 public static class PressFloorSimulation
 {
-    /// <summary>Up to this many pieces every way is run whole; beyond, the ways are told apart by two shorter runs each.</summary>
+    /// <summary>Up to this many pieces every way is run whole; beyond, the ways are told apart by two shorter runs
+    /// each.</summary>
     private const int Sample = 12;
 
     /// <summary>Runs a search makes for a plan that somebody looks at: a tenth of a second for eight pieces.</summary>
@@ -19,7 +20,8 @@ public static class PressFloorSimulation
     /// <param name="job">A job without problems.</param>
     /// <param name="searchSteps">Further orders tried by a search; 0 for the usual rules alone.</param>
     /// <param name="trace">True to keep every event.</param>
-    /// <param name="rules">How many of the usual rules are tried; all of them find a little more with several presses or hands.</param>
+    /// <param name="rules">How many of the usual rules are tried; all of them find a little more with several presses
+    /// or hands.</param>
     public static FloorResult Run(FloorJob job, int searchSteps = 0, bool trace = false, int rules = int.MaxValue)
     {
         var found = Found(job, searchSteps, trace, rules);
@@ -33,12 +35,14 @@ public static class PressFloorSimulation
         }
         var byHand = Found(hand, searchSteps, trace, rules);
         return byHand.MakespanSeconds >= found.MakespanSeconds - 1e-6 ? found
-            // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is set to be opened
+            // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is
+            // set to be opened
             : job.Passes.Any(p => p.PeelWindowSeconds is not null) ? byHand with { OpenedByHand = true }
             : OpeningItself(job, byHand);
     }
 
-    // an order made for opening by hand, kept where the presses do it: every piece is open no later than it was, and the hands wait meanwhile
+    // an order made for opening by hand, kept where the presses do it: every piece is open no later than it was, and
+    // the hands wait meanwhile
     private static FloorResult OpeningItself(FloorJob job, FloorResult byHand)
     {
         double Opening(IEnumerable<WorkStep> steps) =>
@@ -68,7 +72,8 @@ public static class PressFloorSimulation
     {
         var chain = new FloorChain(job);
         Way? best = null;
-        // most presses and hands first: what the fewer cannot reach need not be run, and what they reach as well they get
+        // most presses and hands first: what the fewer cannot reach need not be run, and what they reach as well they
+        // get
         foreach (var use in Uses(job))
         {
             foreach (var operators in Operators(job))

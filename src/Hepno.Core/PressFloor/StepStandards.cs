@@ -4,7 +4,8 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.PressFloor;
 
-/// <summary>Seconds each step takes: the shop's own where it has typed them, else the starting ones (docs/trade 6, "assumed").</summary>
+/// <summary>Seconds each step takes: the shop's own where it has typed them, else the starting ones (docs/trade 6,
+/// "assumed").</summary>
 /// <param name="habits">How the shop works.</param>
 public sealed class StepStandards(FloorHabits habits)
 {
@@ -34,13 +35,15 @@ public sealed class StepStandards(FloorHabits habits)
     public double Rethread(string seam, GarmentKind kind) =>
         seam.EndsWith("sleeve", StringComparison.Ordinal) ? this["thread-narrow"] : Thread(kind);
 
-    /// <summary>The steps of a pressed decoration with the piece threaded again before it, where they do not lay it anew already.</summary>
+    /// <summary>The steps of a pressed decoration with the piece threaded again before it, where they do not lay it
+    /// anew already.</summary>
     public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string seam, GarmentKind kind) =>
         steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig"
             ? steps
             : [new("thread", "Thread again", Rethread(seam, kind), true, true), .. steps];
 
-    /// <summary>The steps of a pressed decoration that lies on another: the piece is laid on again instead of threaded, and held to the print beneath.</summary>
+    /// <summary>The steps of a pressed decoration that lies on another: the piece is laid on again instead of threaded,
+    /// and held to the print beneath.</summary>
     public IReadOnlyList<WorkStep> OnTop(IReadOnlyList<WorkStep> steps)
     {
         var again = new WorkStep("reload", "Re-load", this["reload"], true, true);
@@ -90,7 +93,8 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Position, press and peel one transfer, with its second press.</summary>
     /// <param name="recipe">How it is pressed.</param>
-    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else
+    /// 0.</param>
     public IReadOnlyList<WorkStep> Transfer(Recipe recipe, double rethreadSeconds)
     {
         var steps = Laid(rethreadSeconds, Position);
@@ -104,7 +108,8 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Lay and press vinyl layer by layer; lower layers get a short tack press.</summary>
     /// <param name="recipe">How the last layer is pressed.</param>
     /// <param name="layers">Layers, 1 or more.</param>
-    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else
+    /// 0.</param>
     /// <param name="close">True when each layer is cut inside its own box: no corners align it.</param>
     public IReadOnlyList<WorkStep> Layers(Recipe recipe, int layers, double rethreadSeconds, bool close = false)
     {
@@ -132,7 +137,8 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Weed one layer of one piece: 20 s + 0.8 s for each in² times how fine it is.</summary>
     /// <param name="areaIn2">Cut area, in².</param>
-    /// <param name="thinnestLinePt">Thinnest line: under 6 pt counts as fine (3), under 12 as text (2), else plain (1).</param>
+    /// <param name="thinnestLinePt">Thinnest line: under 6 pt counts as fine (3), under 12 as text (2), else plain
+    /// (1).</param>
     public WorkStep Weed(double areaIn2, double thinnestLinePt) =>
         new(
             "weed",
@@ -153,7 +159,8 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Position, tape down, press and lift one dye print; its paper comes off hot.</summary>
     /// <param name="recipe">How it is pressed.</param>
-    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else
+    /// 0.</param>
     public IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
         [
             .. Laid(rethreadSeconds, Position),
@@ -164,7 +171,8 @@ public sealed class StepStandards(FloorHabits habits)
             .. Second(recipe),
         ];
 
-    /// <summary>Press a whole garment, side by side, the press set down several times on each: pull it over its form, tape it down, press and move it on; the sheets come off hot.</summary>
+    /// <summary>Press a whole garment, side by side, the press set down several times on each: pull it over its form,
+    /// tape it down, press and move it on; the sheets come off hot.</summary>
     /// <param name="recipe">How it is pressed.</param>
     /// <param name="sides">Sides printed.</param>
     /// <param name="positions">Times the press is set down on a side.</param>
@@ -309,7 +317,8 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Finish applique under the press: laid on, covered, pressed, lifted off; nothing is peeled.</summary>
     /// <param name="recipe">How it is pressed.</param>
-    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first at the press, else 0.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first at the press, else
+    /// 0.</param>
     public IReadOnlyList<WorkStep> Finished(Recipe recipe, double rethreadSeconds) =>
         [
             .. rethreadSeconds > 0
@@ -341,7 +350,8 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Cut one print out of its sheet or roll.</summary>
     public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);
 
-    /// <summary>Cut one film print out of its layout: straight, or as long as paper takes round its outline where another lies in its corners.</summary>
+    /// <summary>Cut one film print out of its layout: straight, or as long as paper takes round its outline where
+    /// another lies in its corners.</summary>
     /// <param name="widthIn">Its width, in.</param>
     /// <param name="heightIn">Its height, in.</param>
     /// <param name="round">Share of its copies that are cut round, 0 to 1.</param>

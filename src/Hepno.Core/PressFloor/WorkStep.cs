@@ -6,7 +6,8 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Seconds">How long.</param>
 /// <param name="Hands">True when the operator is busy; false for a wait.</param>
 /// <param name="Press">True when it holds the press.</param>
-/// <param name="ByItself">True when a machine does it for many pieces while the operator is elsewhere: such a wait is never attended, however short its share.</param>
+/// <param name="ByItself">True when a machine does it for many pieces while the operator is elsewhere: such a wait is
+/// never attended, however short its share.</param>
 public sealed record WorkStep(string Code, string Label, double Seconds, bool Hands, bool Press, bool ByItself = false);
 
 /// <summary>Sums over steps (docs/trade 6).</summary>

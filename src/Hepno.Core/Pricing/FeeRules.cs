@@ -13,7 +13,8 @@ public sealed record FeeRules(Share Share, decimal Fixed, FeeBase Base, Share Ta
     public static FeeRules Default { get; } = new(new(0.029m), 0.30m, FeeBase.Everything, default);
 
     /// <summary>The fees prices are made with.</summary>
-    /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>
+    /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the
+    /// price.</param>
     public FeeTerms Terms(decimal postagePerPiece = 0) => new(Share, TaxShare, postagePerPiece, Base);
 
     /// <summary>What the owner must put right.</summary>

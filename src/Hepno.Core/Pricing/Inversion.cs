@@ -15,17 +15,20 @@ public enum InversionRule
     /// <summary>Charge no more than the larger quantity comes to.</summary>
     ChargeSmaller,
 
-    /// <summary>Charge the larger quantity no less than the smaller one comes to: the lower price begins later.</summary>
+    /// <summary>Charge the larger quantity no less than the smaller one comes to: the lower price begins
+    /// later.</summary>
     RaiseBreak,
 
-    /// <summary>Make the larger quantity at its own total and give the pieces nobody asked for; until they are, charge no dearer.</summary>
+    /// <summary>Make the larger quantity at its own total and give the pieces nobody asked for; until they are, charge
+    /// no dearer.</summary>
     GivePiece,
 }
 
 /// <summary>The inversion guard: more pieces are never charged less in total unseen (docs/trade 8).</summary>
 public static class Inversion
 {
-    /// <summary>The quantity among some larger ones that comes to least in all, when that is less than the asked pieces come to.</summary>
+    /// <summary>The quantity among some larger ones that comes to least in all, when that is less than the asked pieces
+    /// come to.</summary>
     /// <param name="pieces">Asked.</param>
     /// <param name="total">What they come to.</param>
     /// <param name="larger">Larger quantities worth a look, with what they come to.</param>
@@ -37,7 +40,8 @@ public static class Inversion
             .ThenBy(c => c.Pieces)
             .FirstOrDefault();
 
-    /// <summary>The most that any of some smaller quantities comes to, when that is more than the asked pieces come to; else null.</summary>
+    /// <summary>The most that any of some smaller quantities comes to, when that is more than the asked pieces come to;
+    /// else null.</summary>
     /// <param name="pieces">Asked.</param>
     /// <param name="total">What they come to.</param>
     /// <param name="smaller">Smaller quantities worth a look, with what they come to.</param>
@@ -52,11 +56,13 @@ public static class Inversion
             .OrderByDescending(s => s!.Value.Item2)
             .FirstOrDefault();
 
-    /// <summary>The price a piece that charges no more than a larger quantity comes to, rounded down to the minor unit.</summary>
+    /// <summary>The price a piece that charges no more than a larger quantity comes to, rounded down to the minor
+    /// unit.</summary>
     public static decimal NoDearer(decimal total, int pieces, int minorDigits) =>
         Math.Floor(total / pieces / Unit(minorDigits)) * Unit(minorDigits);
 
-    /// <summary>The price a piece that charges no less than a smaller quantity comes to, rounded up to the minor unit.</summary>
+    /// <summary>The price a piece that charges no less than a smaller quantity comes to, rounded up to the minor
+    /// unit.</summary>
     public static decimal NoCheaper(decimal total, int pieces, int minorDigits) =>
         Math.Ceiling(total / pieces / Unit(minorDigits)) * Unit(minorDigits);
 

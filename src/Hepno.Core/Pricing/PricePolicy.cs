@@ -48,7 +48,8 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
     public static PricePolicy Default { get; } = new(PolicyKind.Margin, new(0.35m), 2.2m, MultipleBase.AllCosts, 40m);
 
     /// <summary>The price before floors and rounding.</summary>
-    /// <exception cref="ArgumentException">Margin and fees together reach the whole price; <see cref="Problems"/> refuses that first.</exception>
+    /// <exception cref="ArgumentException">Margin and fees together reach the whole price; <see cref="Problems"/>
+    /// refuses that first.</exception>
     public decimal Price(PieceCostResult cost, FeeTerms fees) =>
         Kind switch
         {
@@ -100,7 +101,8 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
         {
             yield return new(
                 "margin-and-fees",
-                $"Margin and fees together take {(MarginShare + fees.OfPrice).Percent:0.##}% of the price: nothing is left for the cost.",
+                $"Margin and fees together take {(MarginShare + fees.OfPrice).Percent:0.##}% of the price: "
+                    + "nothing is left for the cost.",
                 $"{field}.marginShare",
                 "Lower the margin until both stay below 100%."
             );

@@ -13,7 +13,8 @@ namespace Hepno.Core.Pricing;
 /// <param name="SizePricing">Whether dearer sizes are averaged into the price or charged on top.</param>
 /// <param name="TierSteps">Quantities of a quote's table of other quantities, smallest first.</param>
 /// <param name="TheirsPerPiece">Charged on top for pressing a garment the customer brings.</param>
-/// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.</param>
+/// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the
+/// price; 0 for none.</param>
 public sealed record PriceRules(
     PricePolicy Retail,
     PricePolicy Wholesale,
@@ -72,7 +73,8 @@ public sealed record PriceRules(
         {
             yield return new(
                 "margin-and-fees",
-                $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice).Percent:0.##}% of the price: nothing is left for the cost.",
+                $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice).Percent:0.##}% of "
+                    + "the price: nothing is left for the cost.",
                 "leastMarginShare",
                 "Lower it until both stay below 100%."
             );

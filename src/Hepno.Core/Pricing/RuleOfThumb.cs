@@ -3,7 +3,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Pricing;
 
-/// <summary>What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade 8).</summary>
+/// <summary>What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade
+/// 8).</summary>
 /// <param name="Price">Materials × the multiple, fees not thought of, as on a phone calculator.</param>
 /// <param name="AnHour">What an hour of hands would earn at it.</param>
 /// <param name="Sentence">The difference, named.</param>
@@ -53,7 +54,8 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
             said,
             anHour,
             $"{Shown.Number((double)multiple, 2, f)} × materials would be {Shown.Money(said.Value, f)}, {difference}: "
-                + $"it leaves {Shown.Money(said.Value - cost.Materials, f)} for all that is not material, which is {Shown.Money(seen, f)} here with fees, and would earn {Shown.AnHour(anHour, f)} an hour"
+                + $"it leaves {Shown.Money(said.Value - cost.Materials, f)} for all that is not material, which is "
+                + $"{Shown.Money(seen, f)} here with fees, and would earn {Shown.AnHour(anHour, f)} an hour"
         );
     }
 }

@@ -21,10 +21,12 @@ public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
 {
     private const decimal Step = 0.50m;
 
-    /// <summary>Surcharges of a size run: what the channel's policy makes of the landed difference, rounded up to 0.50 (docs/trade 8).</summary>
+    /// <summary>Surcharges of a size run: what the channel's policy makes of the landed difference, rounded up to 0.50
+    /// (docs/trade 8).</summary>
     /// <param name="style">The blank with its surcharges.</param>
     /// <param name="sizes">Pieces by size.</param>
-    /// <param name="policy">The channel's policy: its margin or multiple is taken of the difference as of every cost; by the hour a dearer size takes no more hands.</param>
+    /// <param name="policy">The channel's policy: its margin or multiple is taken of the difference as of every cost;
+    /// by the hour a dearer size takes no more hands.</param>
     /// <param name="fees">f.</param>
     public static IReadOnlyList<SizeSurcharge> Reckon(
         Style style,

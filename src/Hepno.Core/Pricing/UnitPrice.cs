@@ -8,7 +8,8 @@ namespace Hepno.Core.Pricing;
 /// <param name="How">The policy, the floors that held and the rounding, in words.</param>
 public sealed record UnitPrice(decimal Price, string How)
 {
-    /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the shop's step (docs/trade 8).</summary>
+    /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the
+    /// shop's step (docs/trade 8).</summary>
     /// <param name="cost">Cost of a piece.</param>
     /// <param name="pieces">Pieces of the whole order, 1 or more.</param>
     /// <param name="rules">The shop's rules.</param>
@@ -32,7 +33,8 @@ public sealed record UnitPrice(decimal Price, string How)
         {
             exact = margin;
             how +=
-                $", the least margin of {Shown.Number((double)rules.LeastMarginShare.Percent, 1, f)}% is {Shown.Money(margin, f)}";
+                $", the least margin of {Shown.Number((double)rules.LeastMarginShare.Percent, 1, f)}% is "
+                + $"{Shown.Money(margin, f)}";
         }
         var least = rules.MinimumCharge / pieces;
         if (least > exact)
@@ -44,7 +46,8 @@ public sealed record UnitPrice(decimal Price, string How)
         return new(price, rules.RoundingStep > 0 ? $"{how}, rounded up to {Shown.Money(rules.RoundingStep, f)}" : how);
     }
 
-    /// <summary>A price somebody typed, held against the shop's floors: the owner decides, Hepno says what it means.</summary>
+    /// <summary>A price somebody typed, held against the shop's floors: the owner decides, Hepno says what it
+    /// means.</summary>
     /// <param name="typed">Money a piece, above 0.</param>
     /// <param name="cost">Cost of a piece.</param>
     /// <param name="pieces">Pieces of the whole order.</param>

@@ -24,7 +24,8 @@ public sealed record BuyingWay(
     LocalDateTime Arrives
 );
 
-/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (docs/trade 10).</summary>
+/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free
+/// freight, or the same model from another supplier (docs/trade 10).</summary>
 public static class BuyingWays
 {
     private const double MostMore = 0.5;
@@ -132,7 +133,8 @@ public static class BuyingWays
         int most
     ) => value > goods && value <= goods * (1 + (decimal)MostMore) ? FewestMore.Find(value - goods, offered, most) : [];
 
-    // every size of every style of the order that comes from there; of sizes that cost the same the one most are wanted of first: it is asked for again soonest
+    // every size of every style of the order that comes from there; of sizes that cost the same the one most are wanted
+    // of first: it is asked for again soonest
     private static IReadOnlyList<FurtherPiece> Offered(AskInHand ask, Func<AskInHand, decimal> price) =>
         [
             .. ask

@@ -7,7 +7,8 @@ namespace Hepno.Core.Purchasing;
 /// <param name="Costs">Money it costs.</param>
 public sealed record FurtherPiece(int Line, string Size, decimal Counts, decimal Costs);
 
-/// <summary>Finds the cheapest pieces to buy beyond the need so that an order reaches a value: a few of a dear size may be it.</summary>
+/// <summary>Finds the cheapest pieces to buy beyond the need so that an order reaches a value: a few of a dear size may
+/// be it.</summary>
 public static class FewestMore
 {
     private const int Cents = 100;
@@ -15,7 +16,8 @@ public static class FewestMore
     // beyond this gap the piece that counts most for its cost is taken first; only the rest is searched
     private const int Searched = 20_000;
 
-    /// <summary>The pieces of least cost that count for a gap together, and of those the fewest; empty where none are offered or more than a limit would be needed.</summary>
+    /// <summary>The pieces of least cost that count for a gap together, and of those the fewest; empty where none are
+    /// offered or more than a limit would be needed.</summary>
     /// <param name="gap">Money still missing, above 0.</param>
     /// <param name="pieces">What may be bought, each as often as wanted; costs above 0.</param>
     /// <param name="most">Most pieces.</param>

@@ -7,7 +7,9 @@ namespace Hepno.Core.Purchasing;
 /// <summary>What a blank costs here, freight included, averaged over the size run.</summary>
 public static class LandedBlank
 {
-    /// <summary>(unit price × pieces + surcharges + freight) ÷ pieces; the price is the tier's that the whole order reaches, and freight is shared by the supplier's pieces of it, or none from the value the supplier sends free.</summary>
+    /// <summary>(unit price × pieces + surcharges + freight) ÷ pieces; the price is the tier's that the whole order
+    /// reaches, and freight is shared by the supplier's pieces of it, or none from the value the supplier sends
+    /// free.</summary>
     /// <param name="ask">The line with the rest of its order, at least one piece.</param>
     /// <param name="counted">Where its number of pieces comes from.</param>
     public static Figure Reckon(AskInHand ask, string counted = "the ask")

@@ -3,14 +3,17 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Purchasing;
 
-/// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at (docs/trade 10).</summary>
+/// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at
+/// (docs/trade 10).</summary>
 public static class SupplierInvoice
 {
-    /// <summary>What tiers by value look at: list prices with the surcharges of sizes, or without them where the supplier counts at list.</summary>
+    /// <summary>What tiers by value look at: list prices with the surcharges of sizes, or without them where the
+    /// supplier counts at list.</summary>
     /// <param name="ask">A line; its supplier's goods of the whole order count.</param>
     public static decimal BeforeTiers(AskInHand ask) => Lines(ask).Sum(l => Goods(l, l.Style.UnitPrice, AtList(ask)));
 
-    /// <summary>What free freight looks at: the prices the order really has, surcharges in; or list prices where the supplier counts at list.</summary>
+    /// <summary>What free freight looks at: the prices the order really has, surcharges in; or list prices where the
+    /// supplier counts at list.</summary>
     /// <param name="ask">A line; its supplier's goods of the whole order count.</param>
     public static decimal AfterTiers(AskInHand ask) =>
         Lines(ask).Sum(l => Goods(l, AtList(ask) ? l.Style.UnitPrice : Price(l).Price, AtList(ask)));

@@ -5,7 +5,8 @@ using Hepno.Core.Orders;
 
 namespace Hepno.Core.Quoting;
 
-/// <summary>What is bought of film for a line as it is laid now: its quote stands, its film may still be laid better, or bought together with another order's, until it is here.</summary>
+/// <summary>What is bought of film for a line as it is laid now: its quote stands, its film may still be laid better,
+/// or bought together with another order's, until it is here.</summary>
 public static class BoughtFilm
 {
     private const string Id = "film-layout-";
@@ -16,7 +17,8 @@ public static class BoughtFilm
             ? null
             : facts.Gathering.Items.FirstOrDefault(i => i.Id == Id + line.Placements[0].Id);
 
-    /// <summary>True while a line's film can still be laid otherwise: before the quote is sent, and then until it is here, or printed.</summary>
+    /// <summary>True while a line's film can still be laid otherwise: before the quote is sent, and then until it is
+    /// here, or printed.</summary>
     public static bool IsOpen(OrderCase c, AskLine line) =>
         c.Standing.Station < Station.Gather
         || (
@@ -46,12 +48,14 @@ public static class BoughtFilm
     public static GatherItem Item(GatherItem item, LineLayout layout, FilmGround on, string film, FigureFormat f)
     {
         var bill = on.Bill(layout.Found(on.Ground))!;
-        var together = layout.Designs.Any(d => d.For.Length > 0);
-        var text =
-            $"{layout.Designs.Sum(d => d.Needed + d.Extra)} prints on {film}{(on.Roll is null ? "" : $", {Shown.Roll(bill.BilledIn, f)} of the {Shown.Length(on.Ground.WidthIn, f)} roll")}{(together ? ", with another order's" : "")}";
+        var prints = layout.Designs.Sum(d => d.Needed + d.Extra);
+        var roll = on.Roll is null
+            ? ""
+            : $", {Shown.Roll(bill.BilledIn, f)} of the {Shown.Length(on.Ground.WidthIn, f)} roll";
+        var together = layout.Designs.Any(d => d.For.Length > 0) ? ", with another order's" : "";
         return item with
         {
-            Text = text,
+            Text = $"{prints} prints on {film}{roll}{together}",
             Quantity = on.Roll is null ? bill.Sheets : bill.BilledIn,
             Cost = SharedFilm.CostOf(layout, on, ""),
         };

@@ -6,7 +6,8 @@ using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
-/// <summary>A quote as it was sent: every figure and text and the inputs they follow from. Never computed again.</summary>
+/// <summary>A quote as it was sent: every figure and text and the inputs they follow from. Never computed
+/// again.</summary>
 /// <param name="Ask">The ask as quoted.</param>
 /// <param name="Lines">Its lines.</param>
 /// <param name="Numbers">The shop's numbers as they were.</param>
@@ -45,7 +46,8 @@ public sealed record FrozenQuote(
             l.Band.Cost.Value
         ));
 
-    /// <summary>What it makes of which artwork by ways that keep their set-up: screens at a printer, a stitch file.</summary>
+    /// <summary>What it makes of which artwork by ways that keep their set-up: screens at a printer, a stitch
+    /// file.</summary>
     public IEnumerable<QuotedDesign> Designs() =>
         Lines
             .SelectMany(l =>

@@ -17,7 +17,8 @@ public static class GatherList
     /// <summary>How the identity of a test piece begins; what follows is its placement.</summary>
     public const string TestItem = "test-";
 
-    /// <summary>What a line needs: its blanks, what is bought and sent out, what lies here, test pieces, what is prepared.</summary>
+    /// <summary>What a line needs: its blanks, what is bought and sent out, what lies here, test pieces, what is
+    /// prepared.</summary>
     /// <param name="c">An order whose quote is sent.</param>
     /// <param name="line">The line as quoted.</param>
     /// <param name="hours">When the shop is open.</param>
@@ -33,7 +34,8 @@ public static class GatherList
         ShopBook book
     ) => new OfLine(c, line, hours, wall, f, book).Items();
 
-    /// <summary>An assumed recipe is not tested until a test of it on this cloth passed; a better source needs none.</summary>
+    /// <summary>An assumed recipe is not tested until a test of it on this cloth passed; a better source needs
+    /// none.</summary>
     public static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
         d.Recipe.Source != RecipeSource.Assumed
         || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
@@ -51,7 +53,8 @@ public static class GatherList
         private readonly AskLine asked = c.Frozen!.AskOf(line);
         private readonly IReadOnlyList<DecorationPlan> plans = line.Band.Decorations;
 
-        // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
+        // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made
+        // with
         private readonly FloorHabits habits = c.Frozen!.Numbers.Floor.Habits;
 
         public IReadOnlyList<GatherItem> Items() =>
@@ -144,7 +147,8 @@ public static class GatherList
                 .Select(r =>
                     Lying(
                         $"piece-{r.PlacementId}-{r.Layer + 1}",
-                        $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}",
+                        $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the "
+                            + $"{Htv.ColourName(r.Layer)}",
                         1,
                         "pieces"
                     )
@@ -159,7 +163,8 @@ public static class GatherList
                 .Select(d => new GatherItem(
                     $"{TestItem}{d.Placement.Id}",
                     GatherKind.Prepare,
-                    $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run",
+                    $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and "
+                        + "looked at before the run",
                     "",
                     1,
                     "pieces",
@@ -171,7 +176,8 @@ public static class GatherList
         private IEnumerable<GatherItem> Prepared()
         {
             var prepared = plans.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).ToList();
-            // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
+            // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured
+            // print by print
             return
                 prepared.Count > 0 && plans.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0))
                 ? [AsOne(prepared)]

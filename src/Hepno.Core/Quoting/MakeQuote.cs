@@ -114,7 +114,8 @@ public static class MakeQuote
         var place = p.At();
         if (p.Place == Places.AllOver)
         {
-            return $"{place.Name}, front and back from edge to edge, {(p.Gradient ? "full colour" : $"{p.Colours} colours")}";
+            return $"{place.Name}, front and back from edge to edge, "
+                + $"{(p.Gradient ? "full colour" : $"{p.Colours} colours")}";
         }
         var size =
             $"{place.Name} {(p.BySize || p.Own != OwnText.None ? "up to " : "")}{Shown.Size(p.WidthIn, p.HeightIn, f)}";
@@ -129,6 +130,8 @@ public static class MakeQuote
             OwnText.NameAndNumber => ", each piece its own name and number",
             _ => "",
         };
-        return $"{size}, {inks}{(p.Finish == VinylFinish.Plain ? "" : $", {p.Finish.Named()}")}{own}{(p.BySize ? ", smaller on smaller sizes" : "")}, {Shown.Length(place.FromSeamIn, f)} {place.Where}";
+        return $"{size}, "
+            + $"{inks}{(p.Finish == VinylFinish.Plain ? "" : $", {p.Finish.Named()}")}{own}{(p.BySize ? ", smaller on smaller sizes" : "")}, "
+            + $"{Shown.Length(place.FromSeamIn, f)} {place.Where}";
     }
 }

@@ -1,6 +1,7 @@
 namespace Hepno.Core.Quoting;
 
-/// <summary>Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing.</summary>
+/// <summary>Every word and figure of a quote or order confirmation, ready to print: nothing is computed while
+/// printing.</summary>
 /// <param name="Kind">Quote or Order confirmation.</param>
 /// <param name="Paper">letter or a4.</param>
 /// <param name="Shop">The shop's name.</param>

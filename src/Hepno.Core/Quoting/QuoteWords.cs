@@ -52,7 +52,8 @@ public static class QuoteWords
             totals.Add(new("Deposit to begin", Shown.Money(q.Deposit, f)));
         }
         var days =
-            $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of today; a later yes moves it by as many working days."
+            $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of "
+            + "today; a later yes moves it by as many working days."
             + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
         var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
         var account = c.Customer is { AccountDays: > 0 } on
@@ -115,7 +116,8 @@ public static class QuoteWords
         );
     }
 
-    /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
+    /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is
+    /// left.</summary>
     public static QuoteDocument Confirmation(OrderCase c, LocalDateTime wall)
     {
         var q = c.Frozen!;
@@ -138,7 +140,8 @@ public static class QuoteWords
         );
         var yes = facts.Gathering.Approval!;
         var said =
-            $"{yes.By} said yes on {Shown.DayAndYear(WallClock.Day(yes.At, q.Numbers.Identity.TimeZone), f)} to quote {c.Order.Code}.";
+            $"{yes.By} said yes on {Shown.DayAndYear(WallClock.Day(yes.At, q.Numbers.Identity.TimeZone), f)} to "
+            + $"quote {c.Order.Code}.";
         return q.Document with
         {
             Kind = "Order confirmation",
@@ -161,7 +164,8 @@ public static class QuoteWords
             return $"{q.Ask.Pieces} pieces in {q.Lines.Count} lines";
         }
         var line = q.Ask.Lines[0];
-        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed {string.Join(" and ", line.Placements.Select(p => p.At().Name.ToLowerInvariant()))}";
+        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed "
+            + $"{string.Join(" and ", line.Placements.Select(p => p.At().Name.ToLowerInvariant()))}";
     }
 
     private static LinePrinted Line(FrozenQuote q, FrozenLine l, FigureFormat f)

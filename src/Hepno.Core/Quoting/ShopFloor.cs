@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
-/// <summary>The presses with the orders that are on them, and an order's lines planned one after the other (docs/trade 11).</summary>
+/// <summary>The presses with the orders that are on them, and an order's lines planned one after the other (docs/trade
+/// 11).</summary>
 public static class ShopFloor
 {
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
@@ -67,7 +68,8 @@ public static class ShopFloor
         return floor;
     }
 
-    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
+    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why
+    /// the method cannot.</summary>
     /// <param name="c">The order.</param>
     /// <param name="book">The book as this customer buys.</param>
     /// <param name="floor">The presses without this order.</param>
@@ -190,7 +192,8 @@ public static class ShopFloor
         return (works, machines);
     }
 
-    // the quote's word is for a yes, with the deposit, on the day it was sent: a later one moves it by as many working days
+    // the quote's word is for a yes, with the deposit, on the day it was sent: a later one moves it by as many working
+    // days
     private static LocalDateTime? PromisedOf(OrderCase c, FrozenLine line, FloorPlan floor, ShopBook book)
     {
         if (line.Band.Promise is not { } promise)

@@ -82,7 +82,8 @@ public sealed record Accessory(
     }
 }
 
-/// <summary>Which pillow a print wants (docs/trade 5: pressure is remembered for press, thickness, lower platen and pillow).</summary>
+/// <summary>Which pillow a print wants (docs/trade 5: pressure is remembered for press, thickness, lower platen and
+/// pillow).</summary>
 public static class PillowChoice
 {
     /// <summary>Why a print wants to be lifted; empty when it lies flat.</summary>
@@ -100,7 +101,8 @@ public static class PillowChoice
             _ => "",
         };
 
-    /// <summary>The smallest pillow or foam of a press that the print lies wholly on; null when it lies flat or there is none.</summary>
+    /// <summary>The smallest pillow or foam of a press that the print lies wholly on; null when it lies flat or there
+    /// is none.</summary>
     public static Accessory? For(Press press, Style style, string seam, double widthIn, double heightIn) =>
         Why(style, seam).Length == 0
             ? null

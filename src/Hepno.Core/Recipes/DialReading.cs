@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Recipes;
 
-/// <summary>What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (docs/trade 5).</summary>
+/// <summary>What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the
+/// garment lies with the lower platen and with what lies under the print (docs/trade 5).</summary>
 /// <param name="Pressure">The word: light, medium, firm or heavy.</param>
 /// <param name="Thickness">How thick the garment lies.</param>
 /// <param name="Lower">Name of the lower platen; empty for the press's own.</param>

@@ -22,7 +22,8 @@ public enum PullFeel
     Tears,
 }
 
-/// <summary>A paper-pull test: four strips of paper on the cloth, one under each corner, the press closed cold, each pulled (docs/trade 5: what a dial means on this press; the feel is assumed until a readout says better).</summary>
+/// <summary>A paper-pull test: four strips of paper on the cloth, one under each corner, the press closed cold, each
+/// pulled (docs/trade 5: what a dial means on this press; the feel is assumed until a readout says better).</summary>
 /// <param name="Dial">What the dial said.</param>
 /// <param name="Thickness">How thick the cloth on it lies.</param>
 /// <param name="Lower">Name of the lower platen; empty for the press's own.</param>
@@ -41,7 +42,8 @@ public sealed record PaperPull(
     /// <summary>Names of the corners, in their order.</summary>
     public static IReadOnlyList<string> Names { get; } = ["far left", "far right", "near left", "near right"];
 
-    /// <summary>The pressure it comes to: that of the corner with the least, since a print is only as well pressed as there; null when even that one slides.</summary>
+    /// <summary>The pressure it comes to: that of the corner with the least, since a print is only as well pressed as
+    /// there; null when even that one slides.</summary>
     public string? Word() =>
         Corners.Min() switch
         {
@@ -65,7 +67,8 @@ public sealed record PaperPull(
         {
             yield return new(
                 "uneven",
-                $"{Names[Corners.ToList().IndexOf(least)]} {Said(least)} while {Names[Corners.ToList().IndexOf(most)]} {Said(most)}: the platen stands askew.",
+                $"{Names[Corners.ToList().IndexOf(least)]} {Said(least)} while "
+                    + $"{Names[Corners.ToList().IndexOf(most)]} {Said(most)}: the platen stands askew.",
                 "corners",
                 "Level it by its manual, cold and unplugged, then pull again."
             );

@@ -1,6 +1,7 @@
 namespace Hepno.Core.Recipes;
 
-/// <summary>How a platen warms and cools: first order, by the press's own warm-up and heat loss (docs/trade 5). At full power it would end at <see cref="FullPowerF"/>; off, it falls towards the room.</summary>
+/// <summary>How a platen warms and cools: first order, by the press's own warm-up and heat loss (docs/trade 5). At full
+/// power it would end at <see cref="FullPowerF"/>; off, it falls towards the room.</summary>
 public static class PlatenHeat
 {
     /// <summary>Where a platen that was never switched back would end (assumed), °F.</summary>
@@ -8,7 +9,8 @@ public static class PlatenHeat
 
     private const double StatedF = 300;
 
-    /// <summary>Heat after some minutes, °F: it rises until the set-point and holds it; above the set-point, or off, it loses heat.</summary>
+    /// <summary>Heat after some minutes, °F: it rises until the set-point and holds it; above the set-point, or off, it
+    /// loses heat.</summary>
     /// <param name="press">Its warm-up minutes to 300 °F and its loss in °F a minute there.</param>
     /// <param name="fromF">Heat at the beginning, °F.</param>
     /// <param name="setF">What it is set to, °F; null when it is off.</param>

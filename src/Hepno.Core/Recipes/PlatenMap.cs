@@ -7,7 +7,8 @@ namespace Hepno.Core.Recipes;
 /// <param name="Day">When, local date.</param>
 /// <param name="SetPointF">What the press was set to, °F.</param>
 /// <param name="PointsF">Nine readings, °F: row by row from the far left to the near right.</param>
-/// <param name="Doubtful">True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set by it.</param>
+/// <param name="Doubtful">True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set
+/// by it.</param>
 /// <param name="By">Who measured; may be empty.</param>
 public sealed record PlatenMap(
     LocalDate Day,
@@ -23,7 +24,8 @@ public sealed record PlatenMap(
     /// <summary>A map says something of recipes this near to its set-point, °F.</summary>
     public const double ReachF = 30;
 
-    /// <summary>A point this far below the platen's own mean is a cold spot unless the press says otherwise, °F.</summary>
+    /// <summary>A point this far below the platen's own mean is a cold spot unless the press says otherwise,
+    /// °F.</summary>
     public const double ColdBelowF = 10;
 
     /// <summary>Days until the next check (assumed).</summary>

@@ -8,19 +8,23 @@ namespace Hepno.Core.Recipes;
 /// <summary>A heat press.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
-/// <param name="Kind">clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not press.</param>
+/// <param name="Kind">clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not
+/// press.</param>
 /// <param name="PlatenWidthIn">Width of the platen, in.</param>
 /// <param name="PlatenHeightIn">Depth of the platen, in.</param>
 /// <param name="WarmUpMinutes">Minutes from cold to 300 °F.</param>
 /// <param name="RiseFPerMinute">How fast it heats between jobs, °F a minute.</param>
 /// <param name="DropFPerMinute">How fast it cools between jobs, °F a minute.</param>
-/// <param name="OffsetF">Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null when not yet tested.</param>
+/// <param name="OffsetF">Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null
+/// when not yet tested.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What the maker's manual warns of, shown where it is used.</param>
 /// <param name="Lowers">Lower platens it takes besides its own; null for none.</param>
 /// <param name="Maps">Its platen as it was measured, oldest first; null while it never was.</param>
-/// <param name="Dials">What its dial says for each pressure, thickness and lower platen; null while nothing was noted.</param>
-/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.</param>
+/// <param name="Dials">What its dial says for each pressure, thickness and lower platen; null while nothing was
+/// noted.</param>
+/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand
+/// meanwhile.</param>
 /// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
 /// <param name="ColdBelowF">A point of its platen further below the mean than this is a cold spot, °F.</param>
 public sealed record Press(
@@ -86,10 +90,12 @@ public sealed record Press(
     /// <summary>True for an oven or conveyor: it cures film and is never pressed with.</summary>
     public bool OnlyCures() => Stations.Contains(Kind);
 
-    /// <summary>True for an iron held by hand: hands are bound as long as it presses, and its pressure is a guess.</summary>
+    /// <summary>True for an iron held by hand: hands are bound as long as it presses, and its pressure is a
+    /// guess.</summary>
     public bool HeldByHand() => Kind == Handheld;
 
-    /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one; an iron goes onto anything.</summary>
+    /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat
+    /// one; an iron goes onto anything.</summary>
     public bool Takes(GarmentKind kind) =>
         !OnlyCures() && !IsBench() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
 
@@ -98,7 +104,8 @@ public sealed record Press(
         (widthIn <= PlatenWidthIn && heightIn <= PlatenHeightIn)
         || (heightIn <= PlatenWidthIn && widthIn <= PlatenHeightIn);
 
-    /// <summary>The lower platen a print is pressed on: the smallest that holds it and goes into the opening; null for the press's own.</summary>
+    /// <summary>The lower platen a print is pressed on: the smallest that holds it and goes into the opening; null for
+    /// the press's own.</summary>
     /// <param name="widthIn">Width of the print, in.</param>
     /// <param name="heightIn">Height of the print, in.</param>
     /// <param name="openingIn">Width of the part that goes over it, in; null where the whole garment does.</param>
@@ -124,7 +131,8 @@ public sealed record Press(
     /// <summary>The newest map that says something of a recipe's heat, or null.</summary>
     public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
 
-    /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold spot; null for never.</summary>
+    /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold
+    /// spot; null for never.</summary>
     public LocalDate? LastGoodCheck() =>
         (Maps ?? [])
             .LastOrDefault(m =>
@@ -132,7 +140,8 @@ public sealed record Press(
             )
             ?.Day;
 
-    /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null when it is not yet tested there.</summary>
+    /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null
+    /// when it is not yet tested there.</summary>
     public double? OffsetFor(double recipeF) => Maps is { Count: > 0 } ? MapFor(recipeF)?.OffsetF() : OffsetF;
 
     /// <summary>True for a platen that is to be shown as hot.</summary>
@@ -142,7 +151,8 @@ public sealed record Press(
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
 
-    /// <summary>Cold spots that a print in the middle would lie on, turned where that leaves fewer: for such prints the press is set aside.</summary>
+    /// <summary>Cold spots that a print in the middle would lie on, turned where that leaves fewer: for such prints the
+    /// press is set aside.</summary>
     /// <param name="widthIn">Width of the print, in.</param>
     /// <param name="heightIn">Height of the print, in.</param>
     public IReadOnlyList<int> ColdUnder(double widthIn, double heightIn)
@@ -164,13 +174,16 @@ public sealed record Press(
             .Cold;
     }
 
-    /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset; the recipe's own where it is not tested.</summary>
+    /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset; the recipe's own where
+    /// it is not tested.</summary>
     public double SetPointF(double recipeF) => recipeF - (OffsetFor(recipeF) ?? 0);
 
-    /// <summary>The platen's hottest point when it is set for a recipe, °F; the recipe's own where it was not measured.</summary>
+    /// <summary>The platen's hottest point when it is set for a recipe, °F; the recipe's own where it was not
+    /// measured.</summary>
     public double HottestF(double recipeF) => MapFor(recipeF)?.HottestF(SetPointF(recipeF)) ?? recipeF;
 
-    /// <summary>What to set the dial to, or null while it was not noted for just this: another thickness, platen or pillow says nothing of it.</summary>
+    /// <summary>What to set the dial to, or null while it was not noted for just this: another thickness, platen or
+    /// pillow says nothing of it.</summary>
     /// <param name="pressure">The recipe's word.</param>
     /// <param name="thickness">How thick the garment lies.</param>
     /// <param name="lower">The lower platen, or null for the press's own.</param>
@@ -185,7 +198,8 @@ public sealed record Press(
             )
             ?.Dial;
 
-    /// <summary>Minutes to get from one platen temperature to another; from cold when <paramref name="fromF"/> is null.</summary>
+    /// <summary>Minutes to get from one platen temperature to another; from cold when <paramref name="fromF"/> is
+    /// null.</summary>
     public double HeatMinutes(double? fromF, double toF) =>
         fromF switch
         {

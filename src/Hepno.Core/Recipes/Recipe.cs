@@ -61,7 +61,8 @@ public enum RecipeFabric
 /// <param name="Caution">What may go wrong, in the operator's words; empty for none.</param>
 /// <param name="Cover">What lies on it at the first press.</param>
 /// <param name="NeverAgain">True when the product forbids a second press.</param>
-/// <param name="PeelWindowSeconds">How long after it may be peeled it must be off, s; null for the usual of its peel.</param>
+/// <param name="PeelWindowSeconds">How long after it may be peeled it must be off, s; null for the usual of its
+/// peel.</param>
 /// <param name="Parameters">Figures that come from elsewhere than the rest; null for none.</param>
 public sealed record Recipe(
     string Id,
@@ -119,7 +120,8 @@ public sealed record Recipe(
     /// <summary>False where no press is used.</summary>
     public bool IsPressed() => DwellSeconds > 0;
 
-    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade 5) unless the maker says; s.</summary>
+    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade
+    /// 5) unless the maker says; s.</summary>
     public double? Window() =>
         PeelWindowSeconds
         ?? Peel switch

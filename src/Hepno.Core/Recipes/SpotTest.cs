@@ -123,7 +123,8 @@ public sealed record SpotTest(
         : Verdict() == TestVerdict.Failed ? "it did not outlive ten washes"
         : "";
 
-    /// <summary>Washes it is known to stand: the most after which it still held; null while no wash was looked at.</summary>
+    /// <summary>Washes it is known to stand: the most after which it still held; null while no wash was looked
+    /// at.</summary>
     public int? Stands() =>
         Washes is { Count: > 0 } washes
             ? washes.Where(w => w.Verdict == WashVerdict.Holds).Select(w => w.Washes).DefaultIfEmpty(0).Max()
@@ -136,7 +137,8 @@ public sealed record SpotTest(
         && (ColourwayId.Length == 0 || ColourwayId == colour.Id)
         && Math.Abs(TemperatureF - recipe.TemperatureF) <= NearF;
 
-    /// <summary>The newest test that says something of a recipe on a blank's colour, of several on one day the worst; null: "spot-test first".</summary>
+    /// <summary>The newest test that says something of a recipe on a blank's colour, of several on one day the worst;
+    /// null: "spot-test first".</summary>
     public static SpotTest? Find(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
         tests.Where(t => t.Says(recipe, style, colour)).OrderBy(t => t.Day).ThenBy(t => t.Verdict()).LastOrDefault();
 

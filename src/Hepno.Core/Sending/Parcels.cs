@@ -51,7 +51,9 @@ public static class Parcels
                 "Parcels",
                 count,
                 FigureUnit.Count,
-                $"{tees.ToString("0.#", CultureInfo.InvariantCulture)} folded tees and {grams.ToString("0", CultureInfo.InvariantCulture)} g; {p.Name} holds {p.MostTees:0.#} and {p.MostGrams:0} g"
+                $"{tees.ToString("0.#", CultureInfo.InvariantCulture)} folded tees and "
+                    + $"{grams.ToString("0", CultureInfo.InvariantCulture)} g; {p.Name} holds {p.MostTees:0.#} and "
+                    + $"{p.MostGrams:0} g"
             );
             var material = Figure.Of(
                 "packaging",

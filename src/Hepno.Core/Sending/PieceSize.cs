@@ -2,7 +2,8 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Sending;
 
-/// <summary>What one folded piece weighs and how much room it takes, for parcels (assumed: cloth area and bulk by kind of garment).</summary>
+/// <summary>What one folded piece weighs and how much room it takes, for parcels (assumed: cloth area and bulk by kind
+/// of garment).</summary>
 public static class PieceSize
 {
     /// <summary>Weight, g: cloth weight × m² of cloth in a middle size.</summary>

@@ -15,7 +15,8 @@ namespace Hepno.Core.Shop;
 /// <param name="Sizes">Pieces by size, at least one.</param>
 /// <param name="Placements">Decorations, at least one.</param>
 /// <param name="Channel">Whose policy makes the price.</param>
-/// <param name="Others">The order's other complete lines, with which it shares what is paid once; null for none.</param>
+/// <param name="Others">The order's other complete lines, with which it shares what is paid once; null for
+/// none.</param>
 /// <param name="Shipping">How the order is sent, or null when it is collected.</param>
 /// <param name="Names">Names and numbers of its pieces, or null when all are alike.</param>
 /// <param name="BuyBy">Last day its blanks may be bought on; null leaves code prices out.</param>
@@ -39,14 +40,16 @@ public sealed record AskInHand(
     IReadOnlyList<FromRemnant>? Remnants = null
 )
 {
-    /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
+    /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller
+    /// sizes.</summary>
     public IReadOnlyList<Placement> Prints =>
         [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
 
     /// <summary>What its artwork was made of before by ways that keep their set-up.</summary>
     public IReadOnlyList<MadeBefore> Made { get; init; } = [];
 
-    /// <summary>What was measured on the pictures of its prints, by artwork; a print with typed figures has none.</summary>
+    /// <summary>What was measured on the pictures of its prints, by artwork; a print with typed figures has
+    /// none.</summary>
     public IReadOnlyDictionary<DesignId, ArtworkReport> Artworks { get; init; } =
         ReadOnlyDictionary<DesignId, ArtworkReport>.Empty;
 
@@ -62,10 +65,12 @@ public sealed record AskInHand(
     /// <summary>Pieces of the whole order.</summary>
     public int OrderPieces => Order.Sum(l => l.Pieces);
 
-    /// <summary>Pieces of the whole order whose blanks come from this line's supplier: they share its freight.</summary>
+    /// <summary>Pieces of the whole order whose blanks come from this line's supplier: they share its
+    /// freight.</summary>
     public int PiecesOfSupplier => Order.Where(l => !l.Theirs && l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces);
 
-    /// <summary>True where a piece is reckoned as if every size cost the same: the dearer ones are charged on top. What the supplier invoices stays as it is.</summary>
+    /// <summary>True where a piece is reckoned as if every size cost the same: the dearer ones are charged on top. What
+    /// the supplier invoices stays as it is.</summary>
     public bool AsBaseSizes { get; init; }
 
     /// <summary>Pieces of this style in the whole order: they reach its price tiers together.</summary>
@@ -77,7 +82,8 @@ public sealed record AskInHand(
     public int FromDrawer(string key, string filmId) =>
         (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
-    /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints of their own, for a piece is cut once.</summary>
+    /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints
+    /// of their own, for a piece is cut once.</summary>
     public FromRemnant? RemnantFor(SizedPrint sized, int layer) =>
         sized.Pieces == Pieces
             ? (Remnants ?? []).FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer)

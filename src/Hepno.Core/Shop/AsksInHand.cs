@@ -9,7 +9,8 @@ namespace Hepno.Core.Shop;
 /// <param name="Style">Its garment, or null.</param>
 /// <param name="Colourway">Its colour, or null.</param>
 /// <param name="Problems">What in it blocks comparing.</param>
-/// <param name="InHand">The complete line with the order's other complete lines; null while something is missing.</param>
+/// <param name="InHand">The complete line with the order's other complete lines; null while something is
+/// missing.</param>
 public sealed record LineLookedUp(
     Style? Style,
     Colourway? Colourway,

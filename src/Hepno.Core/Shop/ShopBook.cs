@@ -82,7 +82,8 @@ public sealed record ShopBook(
     /// <summary>Layouts laid before.</summary>
     public LayoutMemo Layouts { get; init; } = new();
 
-    /// <summary>How many times as many attempts spoil as the shop assumes or has learned; 1 but where another level is tried.</summary>
+    /// <summary>How many times as many attempts spoil as the shop assumes or has learned; 1 but where another level is
+    /// tried.</summary>
     public double SpoilageFactor { get; init; } = 1;
 
     /// <summary>Where work is done that needs no machine.</summary>
@@ -91,7 +92,8 @@ public sealed record ShopBook(
     /// <summary>Where dyed cloth is sewn; its machine is in the notions of a garment.</summary>
     public static Press SewingTable { get; } = Press.Bench("sewing", "the sewing table", new(0, 0, 1, 1, 0, 0, 0), "");
 
-    /// <summary>How a line's prints are laid where no layout is settled: about, where many quantities are compared.</summary>
+    /// <summary>How a line's prints are laid where no layout is settled: about, where many quantities are
+    /// compared.</summary>
     internal Func<GangGround, IReadOnlyList<GangDesign>, GangFound> LayingFor(AskInHand ask) =>
         ask.Sketch is { } sketch ? sketch.Lay : Layouts.Lay;
 
@@ -101,7 +103,8 @@ public sealed record ShopBook(
             ? Numbers.Floor.Habits.Of(recipe)
             : null;
 
-    /// <summary>The recipe nearest to a heat that a cloth takes: the hottest at or under it, or null; what to try instead of one that is too hot.</summary>
+    /// <summary>The recipe nearest to a heat that a cloth takes: the hottest at or under it, or null; what to try
+    /// instead of one that is too hot.</summary>
     public Recipe? SafeFor(Style style, double mostF) =>
         Recipes
             .Where(r => r.Fabric == RecipeChoice.FabricOf(style) && r.TemperatureF <= mostF)
@@ -142,7 +145,8 @@ public sealed record ShopBook(
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
     public Press? Heater(PressId id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
 
-    /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is dyed.</summary>
+    /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is
+    /// dyed.</summary>
     public IReadOnlyList<Press> Benches() =>
         [Table, .. Stitchers.Select(m => m.Bench()), .. Calenders.Count > 0 ? [SewingTable] : Array.Empty<Press>()];
 

@@ -10,14 +10,16 @@ namespace Hepno.Core.Stock;
 /// <param name="Order">With which order; empty for none.</param>
 public sealed record PrintLot(int Count, LocalDate On, string Order);
 
-/// <summary>A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over of an order's design.</summary>
+/// <summary>A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over
+/// of an order's design.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">What it is.</param>
 /// <param name="WidthIn">Width, in.</param>
 /// <param name="HeightIn">Height, in.</param>
 /// <param name="DesignId">Its artwork, or null.</param>
 /// <param name="ProductId">On which film it is printed: it is pressed by that film's recipe.</param>
-/// <param name="Keep">How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only left over.</param>
+/// <param name="Keep">How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only
+/// left over.</param>
 /// <param name="GoodDays">Days it keeps, stored dry; the maker's word decides.</param>
 /// <param name="Lots">What was put in and taken out, oldest first.</param>
 public sealed record KeptPrint(
@@ -40,7 +42,8 @@ public sealed record KeptPrint(
     /// <summary>How many lie in the drawer.</summary>
     public int OnHand() => Math.Max(0, Lots.Sum(l => l.Count));
 
-    /// <summary>When the oldest that still lies there was printed; what was there first is taken first. Null for an empty drawer.</summary>
+    /// <summary>When the oldest that still lies there was printed; what was there first is taken first. Null for an
+    /// empty drawer.</summary>
     public LocalDate? Oldest()
     {
         var taken = -Lots.Where(l => l.Count < 0).Sum(l => l.Count);

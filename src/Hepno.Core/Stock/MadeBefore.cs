@@ -2,7 +2,8 @@ using NodaTime;
 
 namespace Hepno.Core.Stock;
 
-/// <summary>A design that was made before by a way that keeps what it was set up with: screens at a printer, a stitch file.</summary>
+/// <summary>A design that was made before by a way that keeps what it was set up with: screens at a printer, a stitch
+/// file.</summary>
 /// <param name="DesignId">Which artwork, with the picture it has now.</param>
 /// <param name="MakerId">By whom: a screen printer, an embroidery machine.</param>
 /// <param name="WidthIn">How wide, in.</param>

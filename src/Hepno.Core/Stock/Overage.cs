@@ -1,11 +1,13 @@
 namespace Hepno.Core.Stock;
 
-/// <summary>Pieces needed of something that cannot stand in for another (a size, a design) and what one costs.</summary>
+/// <summary>Pieces needed of something that cannot stand in for another (a size, a design) and what one
+/// costs.</summary>
 /// <param name="Needed">Good ones needed.</param>
 /// <param name="Price">Money each.</param>
 public sealed record SpareNeed(int Needed, decimal Price);
 
-/// <summary>Spares against spoilage (docs/trade 8): a spare M does not replace a spoiled 2XL, transfers of one design are pooled.</summary>
+/// <summary>Spares against spoilage (docs/trade 8): a spare M does not replace a spoiled 2XL, transfers of one design
+/// are pooled.</summary>
 public static class Overage
 {
     private const int MostSpares = 400;
@@ -35,7 +37,8 @@ public static class Overage
         return Math.Min(1, sum);
     }
 
-    /// <summary>Least number to have so that <paramref name="needed"/> come out good with the wanted chance; the pool is one.</summary>
+    /// <summary>Least number to have so that <paramref name="needed"/> come out good with the wanted chance; the pool
+    /// is one.</summary>
     public static int Pooled(int needed, double failure, double chance)
     {
         var have = needed;
@@ -65,7 +68,8 @@ public static class Overage
         return spares;
     }
 
-    /// <summary>Whole spares of least cost that complete every size with the wanted chance: exact for equal prices, close for different ones.</summary>
+    /// <summary>Whole spares of least cost that complete every size with the wanted chance: exact for equal prices,
+    /// close for different ones.</summary>
     /// <param name="needs">Sizes with their prices.</param>
     /// <param name="failure">Chance that one piece fails.</param>
     /// <param name="chance">Wanted chance, below 1.</param>

@@ -3,7 +3,8 @@ using NodaTime;
 
 namespace Hepno.Core.Stock;
 
-/// <summary>A piece of vinyl that was left over and lies on the Shelf; the order that left it has paid for it.</summary>
+/// <summary>A piece of vinyl that was left over and lies on the Shelf; the order that left it has paid for
+/// it.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="VinylId">Of which vinyl.</param>
 /// <param name="Colour">Its colour, as the shop says it.</param>

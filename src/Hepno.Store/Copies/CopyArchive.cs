@@ -7,12 +7,14 @@ using NodaTime;
 namespace Hepno.Store.Copies;
 
 /// <summary>
-/// A whole shop as one file that ordinary tools unpack: a packed tar of the list of contents, the database and its files, and behind it an
-/// empty packed part whose comment is the hash of everything before it, so that not one bit can change unnoticed.
+/// A whole shop as one file that ordinary tools unpack: a packed tar of the list of contents, the database and its
+/// files, and behind it an empty packed part whose comment is the hash of everything before it, so that not one bit can
+/// change unnoticed.
 /// </summary>
 public static class CopyArchive
 {
-    // gzip: magic, deflate, "has a comment", no time, no extra flags, system unknown; the comment; an empty block; its check sum and length
+    // gzip: magic, deflate, "has a comment", no time, no extra flags, system unknown; the comment; an empty block; its
+    // check sum and length
     private static readonly byte[] Head = [0x1f, 0x8b, 8, 0x10, 0, 0, 0, 0, 0, 0xff];
     private static readonly byte[] Tail = [0, 3, 0, 0, 0, 0, 0, 0, 0, 0, 0];
     private static readonly int SealLength = Seal(new byte[32]).Length;
@@ -67,7 +69,8 @@ public static class CopyArchive
         }
     }
 
-    /// <summary>Unpacks an archive into a new folder and checks every part of it. Archives made before there were seals are checked as far as they can be.</summary>
+    /// <summary>Unpacks an archive into a new folder and checks every part of it. Archives made before there were seals
+    /// are checked as far as they can be.</summary>
     /// <exception cref="UnfitCopyException">It is damaged, or holds what no archive of a shop holds.</exception>
     public static CopyManifest Unpack(string archive, string fresh)
     {

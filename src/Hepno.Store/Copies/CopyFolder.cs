@@ -14,8 +14,8 @@ namespace Hepno.Store.Copies;
 public sealed record ListedCopy(string Name, CopyManifest? Manifest, long Bytes);
 
 /// <summary>
-/// A folder of copies: each a folder with the database packed and a list of what belongs to it; artwork and attachments lie once for all of
-/// them, by their hash. A copy is written aside, read back, and only then gets its name.
+/// A folder of copies: each a folder with the database packed and a list of what belongs to it; artwork and attachments
+/// lie once for all of them, by their hash. A copy is written aside, read back, and only then gets its name.
 /// </summary>
 public sealed class CopyFolder(string root)
 {
@@ -140,7 +140,8 @@ public sealed class CopyFolder(string root)
         return manifest;
     }
 
-    /// <summary>Keeps the last of each day, week and month for a while, and the last of those made by hand and before a new version; files that no copy names any more go.</summary>
+    /// <summary>Keeps the last of each day, week and month for a while, and the last of those made by hand and before a
+    /// new version; files that no copy names any more go.</summary>
     public void Thin()
     {
         var whole = All().Where(c => c.Manifest is not null).ToList();

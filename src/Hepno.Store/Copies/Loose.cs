@@ -2,7 +2,8 @@ using NodaTime;
 
 namespace Hepno.Store.Copies;
 
-/// <summary>A database and files without a list of contents, as copies were before there were lists: what they hold is read off them.</summary>
+/// <summary>A database and files without a list of contents, as copies were before there were lists: what they hold is
+/// read off them.</summary>
 internal static class Loose
 {
     /// <summary>The list they would have had.</summary>

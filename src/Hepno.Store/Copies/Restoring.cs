@@ -49,7 +49,8 @@ public static class Restoring
         }
     }
 
-    /// <summary>Puts it in a data folder's place while no server runs there; what was there is kept beside it, its copies come along.</summary>
+    /// <summary>Puts it in a data folder's place while no server runs there; what was there is kept beside it, its
+    /// copies come along.</summary>
     /// <returns>Where the old folder went, or null when there was none.</returns>
     /// <exception cref="UnfitCopyException">A server has the folder open.</exception>
     public static string? Put(Unpacked copy, string folder, LocalDateTime now)

@@ -3,13 +3,15 @@ using NodaTime;
 
 namespace Hepno.Store.Copies;
 
-/// <summary>A shop taken out of its folder while it goes on: its database whole and checked, and which files belong to it.</summary>
+/// <summary>A shop taken out of its folder while it goes on: its database whole and checked, and which files belong to
+/// it.</summary>
 internal static class ShopCopy
 {
     /// <summary>The database's name inside a copy and in a data folder.</summary>
     public const string DatabaseName = "hepno.db";
 
-    /// <summary>Copies the database to a new file and says what the copy is to hold; files that are gone or damaged are named, and do not keep the rest from being copied.</summary>
+    /// <summary>Copies the database to a new file and says what the copy is to hold; files that are gone or damaged are
+    /// named, and do not keep the rest from being copied.</summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="database">Where the database's copy goes.</param>
     /// <param name="why">What it is made for.</param>

@@ -6,12 +6,16 @@ using System.Text.Json.Serialization.Metadata;
 namespace Hepno.Store.Documents;
 
 /// <summary>
-/// What is written once and read for years: a sent quote, an earlier state of a thing, a thing in an archive. A JSON object whose first member <c>v</c> is the version of its form;
-/// what is null is left out. An older form is lifted from version to version before it is read, so that the core's records need not remember what they once were.
+/// What is written once and read for years: a sent quote, an earlier state of a thing, a thing in an archive. A JSON
+/// object whose first member <c>v</c> is the version of its form;
+/// what is null is left out. An older form is lifted from version to version before it is read, so that the core's
+/// records need not remember what they once were.
 /// </summary>
 /// <typeparam name="T">What is kept.</typeparam>
-/// <param name="fromFirst">Makes a document of version 2 of one of version 1 (until December 2026: without a number, in either of two spellings, nulls written out); null where only the spelling is another.</param>
-/// <param name="later">Each makes a document of the next version: the first of them of version 2 one of version 3. Names are looked up in any spelling.</param>
+/// <param name="fromFirst">Makes a document of version 2 of one of version 1 (until December 2026: without a number, in
+/// either of two spellings, nulls written out); null where only the spelling is another.</param>
+/// <param name="later">Each makes a document of the next version: the first of them of version 2 one of version 3.
+/// Names are looked up in any spelling.</param>
 public sealed class Document<T>(Action<JsonObject>? fromFirst = null, params Action<JsonObject>[] later)
 {
     private const string VersionName = "v";

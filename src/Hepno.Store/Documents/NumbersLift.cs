@@ -4,7 +4,8 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Store.Documents;
 
-/// <summary>The shop's numbers were one long list until November 2026, in documents of version 1: lifted to their parts.</summary>
+/// <summary>The shop's numbers were one long list until November 2026, in documents of version 1: lifted to their
+/// parts.</summary>
 internal static class NumbersLift
 {
     // the list's names, and what they are called in their part where that is another name

@@ -2,7 +2,8 @@ using System.Text.Json.Nodes;
 
 namespace Hepno.Store.Documents;
 
-/// <summary>What has happened to an order was one list until December 2026, in documents of version 1: put by station, lists that were not kept yet empty.</summary>
+/// <summary>What has happened to an order was one list until December 2026, in documents of version 1: put by station,
+/// lists that were not kept yet empty.</summary>
 internal static class OrderLift
 {
     // a station, what it holds as it was called, and what that is called now where that is another name; [] for lists

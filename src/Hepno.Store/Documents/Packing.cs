@@ -3,7 +3,8 @@ using System.Text;
 
 namespace Hepno.Store.Documents;
 
-/// <summary>A document's text as the database keeps it: a Brotli stream of its UTF-8, a fifth to a tenth of its length. Never changed: a migration packs with it.</summary>
+/// <summary>A document's text as the database keeps it: a Brotli stream of its UTF-8, a fifth to a tenth of its length.
+/// Never changed: a migration packs with it.</summary>
 public static class Packing
 {
     /// <summary>The name migrations call it by.</summary>

@@ -6,7 +6,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;
 
-/// <summary>A kind of thing in an archive: a JSON array in a file of its own, written and read one by one, so that it may be of any length.</summary>
+/// <summary>A kind of thing in an archive: a JSON array in a file of its own, written and read one by one, so that it
+/// may be of any length.</summary>
 /// <param name="Name">The file's name without its ending.</param>
 /// <param name="Write">Writes all of the shop's.</param>
 /// <param name="Bring">Brings all of the archive's, and says how many.</param>

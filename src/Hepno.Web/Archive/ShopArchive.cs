@@ -18,8 +18,9 @@ namespace Hepno.Web.Archive;
 internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Quotes, int Events);
 
 /// <summary>
-/// A whole shop as one open file: a ZIP with a JSON array a kind, artwork and attachments by their hash, sent pages by their quote, and the hash of each part. Written and
-/// read one thing at a time. What was done when (history and undo) stays with the data folder; versions begin anew.
+/// A whole shop as one open file: a ZIP with a JSON array a kind, artwork and attachments by their hash, sent pages by
+/// their quote, and the hash of each part. Written and read one thing at a time. What was done when (history and undo)
+/// stays with the data folder; versions begin anew.
 /// </summary>
 internal static class ShopArchive
 {
@@ -132,7 +133,8 @@ internal static class ShopArchive
         list.Write(Encoding.UTF8.GetBytes(sums.ToString()));
     }
 
-    /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
+    /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be
+    /// kept.</summary>
     public static ArchiveView Bring(OpenShop shop, string archive, Deed deed)
     {
         try

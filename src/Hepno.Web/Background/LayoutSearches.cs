@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace Hepno.Web.Background;
 
-/// <summary>Searches for better layouts that go on while the owner does something else; each can be looked at and stopped, the best it found is kept for a while.</summary>
+/// <summary>Searches for better layouts that go on while the owner does something else; each can be looked at and
+/// stopped, the best it found is kept for a while.</summary>
 internal sealed class LayoutSearches
 {
     // a search takes a core: more at once would starve the counter
@@ -17,7 +18,8 @@ internal sealed class LayoutSearches
 
     /// <summary>Begins one.</summary>
     /// <param name="of">Layings that will be tried at most.</param>
-    /// <param name="longest">How long somebody waits: then it ends, the layings it tried are recorded and give the same layout again.</param>
+    /// <param name="longest">How long somebody waits: then it ends, the layings it tried are recorded and give the same
+    /// layout again.</param>
     /// <param name="run">Does it; told after some layings how far it is, it asks whether to go on.</param>
     /// <param name="tried">Works out what a layout comes to.</param>
     /// <param name="from">What the layout takes that it is begun from.</param>

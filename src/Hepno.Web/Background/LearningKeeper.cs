@@ -5,7 +5,8 @@ using Hepno.Web.Views;
 
 namespace Hepno.Web.Background;
 
-/// <summary>Reads the record of each order once it is handed over, and of all of them anew when the rule changed: in the background, a few at a time.</summary>
+/// <summary>Reads the record of each order once it is handed over, and of all of them anew when the rule changed: in
+/// the background, a few at a time.</summary>
 internal sealed partial class LearningKeeper(OpenShop shop, ILogger<LearningKeeper> log) : BackgroundService
 {
     private const int Batch = 50;

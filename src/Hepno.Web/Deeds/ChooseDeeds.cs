@@ -122,7 +122,8 @@ internal static class ChooseDeeds
         );
     }
 
-    /// <summary>Takes the larger quantity of a price break for a line; by the shop's rule its pieces more are given.</summary>
+    /// <summary>Takes the larger quantity of a price break for a line; by the shop's rule its pieces more are
+    /// given.</summary>
     public static long TakeLarger(
         SqliteConnection connection,
         OpenShop shop,

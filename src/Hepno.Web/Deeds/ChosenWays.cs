@@ -17,7 +17,8 @@ internal static class ChosenWays
 {
     private const decimal MostEach = 100_000;
 
-    /// <summary>One decision a line that is named; refused where a line or a method is not known or named twice.</summary>
+    /// <summary>One decision a line that is named; refused where a line or a method is not known or named
+    /// twice.</summary>
     /// <param name="ways">As said.</param>
     /// <param name="ask">Whose lines.</param>
     /// <param name="f">How figures are written.</param>

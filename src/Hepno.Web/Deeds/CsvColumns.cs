@@ -93,7 +93,8 @@ internal static class CsvColumns
             _ => throw RefusedException.NoSuch("table", kind),
         };
 
-    /// <summary>Which of the file's columns stands for each of a kind's: as said, else the same name, else a word others use for it. No column of the file stands for two.</summary>
+    /// <summary>Which of the file's columns stands for each of a kind's: as said, else the same name, else a word
+    /// others use for it. No column of the file stands for two.</summary>
     /// <param name="kind">Which table.</param>
     /// <param name="head">The file's columns.</param>
     /// <param name="said">What the owner said: Hepno's name to the file's; an empty one means none.</param>

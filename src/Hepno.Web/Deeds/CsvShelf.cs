@@ -160,7 +160,8 @@ internal static class CsvShelf
                 400,
                 "not-a-table",
                 not.Message,
-                $"Say which column stands for which, or take the table out first and keep its head: {string.Join(", ", CsvColumns.For(kind).Needed)}."
+                "Say which column stands for which, or take the table out first and keep its head: "
+                    + $"{string.Join(", ", CsvColumns.For(kind).Needed)}."
             );
         }
     }

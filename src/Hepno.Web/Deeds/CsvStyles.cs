@@ -106,7 +106,8 @@ internal static class CsvStyles
         );
     }
 
-    /// <summary>What the table does not carry stays as it is: what lies in the shop, the identity of a colour, and columns the file has not.</summary>
+    /// <summary>What the table does not carry stays as it is: what lies in the shop, the identity of a colour, and
+    /// columns the file has not.</summary>
     public static Style With(Style read, string id, Style? before) =>
         before is null
             ? read with

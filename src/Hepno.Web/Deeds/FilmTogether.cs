@@ -14,7 +14,8 @@ namespace Hepno.Web.Deeds;
 /// <summary>Film of two orders bought as one: what it would save each, and doing it once both have said yes.</summary>
 internal static class FilmTogether
 {
-    /// <summary>Buys two lines' film as one, on the first one's layout. Both orders change; it is taken back by buying apart again, not by undo.</summary>
+    /// <summary>Buys two lines' film as one, on the first one's layout. Both orders change; it is taken back by buying
+    /// apart again, not by undo.</summary>
     public static long Join(
         SqliteConnection connection,
         OpenShop shop,
@@ -40,7 +41,8 @@ internal static class FilmTogether
                 throw new RefusedException(
                     409,
                     "not-together",
-                    $"The film of {x.Case.Order.Code} cannot be bought with another's now{(FilmOffers.Waits(x.Case.Order, x.Line.Asked) is { Length: > 0 } why ? $": it waits for {why}" : "")}.",
+                    $"The film of {x.Case.Order.Code} cannot be bought with another's "
+                        + $"now{(FilmOffers.Waits(x.Case.Order, x.Line.Asked) is { Length: > 0 } why ? $": it waits for {why}" : "")}.",
                     "Buy them apart, or finish that first."
                 );
             }

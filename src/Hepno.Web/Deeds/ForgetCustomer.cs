@@ -7,7 +7,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>Forgets a person: their orders and quotes keep every figure and lose the name, the contact, who said yes, who took the pieces, the names printed on them and the files that hung on them.</summary>
+/// <summary>Forgets a person: their orders and quotes keep every figure and lose the name, the contact, who said yes,
+/// who took the pieces, the names printed on them and the files that hung on them.</summary>
 internal static class ForgetCustomer
 {
     public const string Nobody = "Customer erased";

@@ -10,7 +10,8 @@ namespace Hepno.Web.Deeds;
 /// <summary>What is counted, handed over in parts or whole, and closed.</summary>
 internal static class HandOverDeeds
 {
-    /// <summary>Pieces counted into the box, by line and size; never more than came out good and is still here.</summary>
+    /// <summary>Pieces counted into the box, by line and size; never more than came out good and is still
+    /// here.</summary>
     public static long Count(
         SqliteConnection connection,
         OpenShop shop,

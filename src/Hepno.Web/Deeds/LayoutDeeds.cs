@@ -22,7 +22,8 @@ internal static class LayoutDeeds
     private const int PartOfUsual = 8;
     private const int FewestSteps = 300;
 
-    /// <summary>Settles a layout for a line: from here estimate, quote and what is bought use it. One that is not sound is refused, with every fault.</summary>
+    /// <summary>Settles a layout for a line: from here estimate, quote and what is bought use it. One that is not sound
+    /// is refused, with every fault.</summary>
     public static long Settle(
         SqliteConnection connection,
         LineOnFilm l,
@@ -49,7 +50,8 @@ internal static class LayoutDeeds
         );
     }
 
-    /// <summary>What a plan of a line is laid on, searched as long as somebody waits who chose it: the quote rests on that. Null where nothing is laid, and where it is settled.</summary>
+    /// <summary>What a plan of a line is laid on, searched as long as somebody waits who chose it: the quote rests on
+    /// that. Null where nothing is laid, and where it is settled.</summary>
     public static LineLayout? Searched(
         SqliteConnection connection,
         OpenShop shop,
@@ -81,7 +83,8 @@ internal static class LayoutDeeds
         );
     }
 
-    /// <summary>What of a plan is laid and not settled; a line has one layout: of a mix of two films, of the one it is laid on.</summary>
+    /// <summary>What of a plan is laid and not settled; a line has one layout: of a mix of two films, of the one it is
+    /// laid on.</summary>
     public static LaidPurchase? ToSearch(
         LineCase line,
         MethodId methodId,
@@ -274,7 +277,8 @@ internal static class LayoutDeeds
         });
     }
 
-    /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them, by their outlines or as boxes.</summary>
+    /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them, by their
+    /// outlines or as boxes.</summary>
     public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps, bool byOutline)
     {
         RefusedException.IfAny(

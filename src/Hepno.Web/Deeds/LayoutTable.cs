@@ -123,7 +123,8 @@ internal static class LayoutTable
             (Same(d.WidthIn, w) && Same(d.HeightIn, h)) || (Same(d.WidthIn, h) && Same(d.HeightIn, w))
         )
         ?? throw new NotATableException(
-            $"{where} of {w:0.##} × {h:0.##} in is no design of this line: it has {string.Join(", ", designs.Select(d => $"{nameOf(d.Key)} {d.WidthIn:0.##} × {d.HeightIn:0.##}"))}."
+            $"{where} of {w:0.##} × {h:0.##} in is no design of this line: it has "
+                + $"{string.Join(", ", designs.Select(d => $"{nameOf(d.Key)} {d.WidthIn:0.##} × {d.HeightIn:0.##}"))}."
         );
 
     // a box that is as wide as the design is high lies turned

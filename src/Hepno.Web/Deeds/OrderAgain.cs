@@ -9,10 +9,12 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>Begins an order from an old one: the same ask made the same way, at today's prices, without its date and its mark.</summary>
+/// <summary>Begins an order from an old one: the same ask made the same way, at today's prices, without its date and
+/// its mark.</summary>
 internal static class OrderAgain
 {
-    /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer offered is left to be said, and so is a way that cannot do it any more.</summary>
+    /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer
+    /// offered is left to be said, and so is a way that cannot do it any more.</summary>
     public static Versioned<Order> Do(
         SqliteConnection connection,
         OpenShop shop,

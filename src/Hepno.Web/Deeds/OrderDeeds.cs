@@ -6,7 +6,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>What is done to an order after its ask, each deed one function: its endpoint and the demo data call the same.</summary>
+/// <summary>What is done to an order after its ask, each deed one function: its endpoint and the demo data call the
+/// same.</summary>
 internal static class OrderDeeds
 {
     private const int LongestName = 200;

@@ -65,7 +65,8 @@ internal static class OrderEnding
                 throw new RefusedException(
                     409,
                     "drawer-taken",
-                    $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.",
+                    $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, "
+                        + $"{Math.Max(0, left)} are left.",
                     "Begin it again from the customer's card: the same again."
                 );
             }

@@ -53,8 +53,11 @@ internal static class PressDeeds
             throw new RefusedException(
                 409,
                 "not-tested",
-                $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at {Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on {tested.Line.Style.Name} is noted.",
-                "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only warned of, under Numbers."
+                $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at "
+                    + $"{Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on "
+                    + $"{tested.Line.Style.Name} is noted.",
+                "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only "
+                    + "warned of, under Numbers."
             );
         }
         return OrderDeeds.Put(connection, c, seen, deed, f =>
@@ -156,7 +159,8 @@ internal static class PressDeeds
             throw new RefusedException(
                 409,
                 "cure-held",
-                $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed and holding.",
+                $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed "
+                    + "and holding.",
                 "Press and pull the patches before and after them, and note it on the Floor."
             );
         }

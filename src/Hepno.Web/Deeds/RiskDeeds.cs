@@ -11,7 +11,8 @@ internal static class RiskDeeds
 {
     private const int LongestName = 200;
 
-    /// <summary>Who takes the risk of a line of the customer's own garments; said again it takes the place of what was said.</summary>
+    /// <summary>Who takes the risk of a line of the customer's own garments; said again it takes the place of what was
+    /// said.</summary>
     public static long TakeRisk(
         SqliteConnection connection,
         OpenShop shop,

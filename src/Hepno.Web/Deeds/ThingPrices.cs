@@ -3,7 +3,8 @@ using Hepno.Core.Materials;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>Every price of a thing, by what it is of: what is drawn through time and told apart when a table changes it.</summary>
+/// <summary>Every price of a thing, by what it is of: what is drawn through time and told apart when a table changes
+/// it.</summary>
 internal static class ThingPrices
 {
     public static IEnumerable<(string What, decimal Price)> Prices(Style s) =>

@@ -5,7 +5,8 @@ using NodaTime;
 
 namespace Hepno.Web.Demo;
 
-/// <summary>Tern &amp; Tallow in Skerry Quay: invented, relative to now, made through the same deeds as everything else.</summary>
+/// <summary>Tern &amp; Tallow in Skerry Quay: invented, relative to now, made through the same deeds as everything
+/// else.</summary>
 internal static class DemoData
 {
     private const string Device = "demo";

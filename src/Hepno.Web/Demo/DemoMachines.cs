@@ -36,7 +36,8 @@ internal static class DemoMachines
                 35,
                 FilmCure.Oven,
                 printer,
-                "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of ink and powder decide."
+                "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of "
+                    + "ink and powder decide."
             ),
             0,
             deed
@@ -80,7 +81,8 @@ internal static class DemoMachines
                 5,
                 -5,
                 new(1450, 250, 5, 600, 1.8, 0.35, 0.12m),
-                "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides.",
+                "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an "
+                    + "extension lead. The maker's manual decides.",
                 [new("sleeve", 4.5, 14), new("youth", 12, 14)],
                 Accessories:
                 [
@@ -225,7 +227,8 @@ internal static class DemoMachines
                 30,
                 0.85m,
                 new(8900, 2600, 8, 700, 5.5, 0.6, 0.60m),
-                "Hot drum: no loose sleeves, hands on the feed table, two at it with long pieces. Dye fumes: extraction on. The maker's manual decides."
+                "Hot drum: no loose sleeves, hands on the feed table, two at it with long pieces. Dye fumes: "
+                    + "extraction on. The maker's manual decides."
             ),
             0,
             deed

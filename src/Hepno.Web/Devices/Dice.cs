@@ -1,6 +1,7 @@
 namespace Hepno.Web.Devices;
 
-/// <summary>Numbers that look thrown, for the simulated devices: the same words give the same number on every machine.</summary>
+/// <summary>Numbers that look thrown, for the simulated devices: the same words give the same number on every
+/// machine.</summary>
 internal static class Dice
 {
     public static int Seed(string words) =>

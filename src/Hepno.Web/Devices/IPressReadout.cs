@@ -7,7 +7,8 @@ namespace Hepno.Web.Devices;
 /// <param name="On">True when it heats.</param>
 /// <param name="SetPointF">What it is set to, °F; null when it is off.</param>
 /// <param name="HeatF">What its own display says, °F.</param>
-/// <param name="MinutesUntil">Minutes until the set-point is reached, by the clock on the wall; 0 when it is there or off.</param>
+/// <param name="MinutesUntil">Minutes until the set-point is reached, by the clock on the wall; 0 when it is there or
+/// off.</param>
 /// <param name="Faster">How much faster than a real one it runs; 1 for a real one.</param>
 internal sealed record PressReadout(
     bool Simulated,

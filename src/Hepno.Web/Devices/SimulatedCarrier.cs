@@ -2,7 +2,8 @@ using Hepno.Core.Sending;
 
 namespace Hepno.Web.Devices;
 
-/// <summary>A made-up carrier that ships with the program and says so on every figure; a real one would answer the same table.</summary>
+/// <summary>A made-up carrier that ships with the program and says so on every figure; a real one would answer the same
+/// table.</summary>
 internal static class SimulatedCarrier
 {
     public static CarrierRates Rates { get; } =

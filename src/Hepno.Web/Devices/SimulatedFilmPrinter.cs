@@ -3,7 +3,8 @@ using NodaTime;
 
 namespace Hepno.Web.Devices;
 
-/// <summary>Film printers that ship with the program and say that they are made up: jobs print one after the other at the printer's speed. The queue is forgotten when the program ends. They go by the machine's own clock.</summary>
+/// <summary>Film printers that ship with the program and say that they are made up: jobs print one after the other at
+/// the printer's speed. The queue is forgotten when the program ends. They go by the machine's own clock.</summary>
 internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterReadout
 {
     // a real minute of printing is a second here, so that it can be tried out

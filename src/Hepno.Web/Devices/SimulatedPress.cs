@@ -4,7 +4,9 @@ using NodaTime;
 
 namespace Hepno.Web.Devices;
 
-/// <summary>Presses that ship with the program and say that they are made up: they warm and cool as their figures on the Floor say. What they are set to is forgotten when the program ends, as a plug pulled. They go by the machine's own clock, whatever day the program is told it is.</summary>
+/// <summary>Presses that ship with the program and say that they are made up: they warm and cool as their figures on
+/// the Floor say. What they are set to is forgotten when the program ends, as a plug pulled. They go by the machine's
+/// own clock, whatever day the program is told it is.</summary>
 internal sealed class SimulatedPress(TimeProvider time) : IPressReadout
 {
     private readonly ConcurrentDictionary<PressId, Setting> _settings = new();

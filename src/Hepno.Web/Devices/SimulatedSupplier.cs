@@ -21,7 +21,8 @@ internal sealed record SupplierFeed(
     IReadOnlyList<SupplierStock> Stock
 );
 
-/// <summary>A made-up wholesaler with a catalogue, prices that change on Mondays, and sizes that run out: a stand-in for a real feed. What it says follows from the day alone.</summary>
+/// <summary>A made-up wholesaler with a catalogue, prices that change on Mondays, and sizes that run out: a stand-in
+/// for a real feed. What it says follows from the day alone.</summary>
 internal static class SimulatedSupplier
 {
     /// <summary>Its name.</summary>

@@ -3,7 +3,8 @@ using NodaTime;
 
 namespace Hepno.Web.Devices;
 
-/// <summary>A made-up surface thermometer that ships with the program and says so: what it reads on a press follows from the press, the day and the point alone. A real one would answer the same call.</summary>
+/// <summary>A made-up surface thermometer that ships with the program and says so: what it reads on a press follows
+/// from the press, the day and the point alone. A real one would answer the same call.</summary>
 internal static class SimulatedThermometer
 {
     private const int Corner = 5;
@@ -11,7 +12,8 @@ internal static class SimulatedThermometer
 
     private static readonly LocalDate FirstDay = new(1, 1, 1);
 
-    /// <summary>The reading at a point, °F: the press's own error, a little less at the corners, and the day's drift.</summary>
+    /// <summary>The reading at a point, °F: the press's own error, a little less at the corners, and the day's
+    /// drift.</summary>
     /// <param name="pressId">Which press.</param>
     /// <param name="point">Which of the nine points, from 0.</param>
     /// <param name="setF">What the press is set to, °F.</param>

@@ -8,8 +8,10 @@ using Hepno.Formats;
 namespace Hepno.Web.Drawings;
 
 /// <summary>
-/// Draws a drawing that comes from outside in a process of its own: it gets so much time and memory and no more, and a refused one
-/// stops computing at once, which a thread cannot be made to do. What was drawn once is trusted and drawn in this process.
+/// Draws a drawing that comes from outside in a process of its own: it gets so much time and memory and no more, and a
+/// refused one
+/// stops computing at once, which a thread cannot be made to do. What was drawn once is trusted and drawn in this
+/// process.
 /// </summary>
 internal static class DrawingApart
 {

@@ -20,7 +20,8 @@ internal static class ArchiveEndpoints
             .WithMetadata(new BodyLimit(LargestArchive));
     }
 
-    /// <summary>Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside.</summary>
+    /// <summary>Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages
+    /// beside.</summary>
     internal static FileStreamHttpResult Take(OpenShop shop)
     {
         // written aside first: a slow reader would hold the database's past for as long as it reads
@@ -37,7 +38,8 @@ internal static class ArchiveEndpoints
         );
     }
 
-    /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing.</summary>
+    /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or
+    /// nothing.</summary>
     internal static async Task<ArchiveView> Bring(HttpRequest request, OpenShop shop)
     {
         var file = Aside(shop);

@@ -102,7 +102,8 @@ internal static class ArtworkEndpoints
             return DesignView.From(kept.Value, kept.Version);
         });
 
-    /// <summary>Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture.</summary>
+    /// <summary>Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its
+    /// picture.</summary>
     internal static async Task<DesignView> Send(
         string id,
         OpenShop shop,
@@ -126,7 +127,8 @@ internal static class ArtworkEndpoints
             throw new RefusedException(
                 413,
                 "too-large",
-                $"The picture has {request.ContentLength / 1_000_000} MB: more than the {PictureFile.LargestBytes >> 20} that are taken.",
+                $"The picture has {request.ContentLength / 1_000_000} MB: more than the "
+                    + $"{PictureFile.LargestBytes >> 20} that are taken.",
                 "Save it at print size with 300 pixels an inch.",
                 "file"
             );
@@ -207,7 +209,8 @@ internal static class ArtworkEndpoints
         ));
     }
 
-    /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for.</summary>
+    /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked
+    /// for.</summary>
     internal static async Task<FileContentHttpResult> Picture(string id, OpenShop shop, int? side, bool? painted)
     {
         var longest = Math.Clamp(side ?? 800, 16, LongestPreview);
@@ -307,7 +310,8 @@ internal static class ArtworkEndpoints
         });
     }
 
-    /// <summary>Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width.</summary>
+    /// <summary>Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a
+    /// width.</summary>
     internal static Written Calibrate(string id, CalibrateBody body, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c =>
         {
@@ -384,7 +388,8 @@ internal static class ArtworkEndpoints
         ));
     }
 
-    /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed.</summary>
+    /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be
+    /// printed.</summary>
     internal static async Task<CodeMade> Code(string id, CodeBody body, OpenShop shop, HttpRequest request)
     {
         var text = body.Text.Trim();
@@ -428,7 +433,9 @@ internal static class ArtworkEndpoints
                 DesignView.From(design, version),
                 film,
                 screened,
-                $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at {Shown.Length(screened, f)} it is read from about {Shown.Length(screened * CodeSquares.ReadFrom, f)} away."
+                $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at "
+                    + $"{Shown.Length(screened, f)} it is read from about "
+                    + $"{Shown.Length(screened * CodeSquares.ReadFrom, f)} away."
             );
         });
     }

@@ -15,7 +15,11 @@ internal sealed record CutBody(string Hex, double WidthShare, double HeightShare
 /// <summary>The flat colours of an artwork, the one with most paint first.</summary>
 internal sealed record CutsBody(IReadOnlyList<CutBody> Colours);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the cloth.</summary>
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts
+/// are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each
+/// piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is
+/// none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the
+/// cloth.</summary>
 internal sealed record PlacementBody(
     string Id,
     string Place,

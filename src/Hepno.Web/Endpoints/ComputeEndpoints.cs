@@ -33,7 +33,8 @@ internal sealed record RowsBody(double WidthIn, double HeightIn, double MarginIn
 /// <param name="Ways">How each line is made.</param>
 internal sealed record QuoteBody(AskBody Ask, IReadOnlyList<SaidWay> Ways);
 
-/// <summary>One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open".</summary>
+/// <summary>One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that
+/// closes and one called "open".</summary>
 internal sealed record StepBody(
     string Code,
     double Seconds,
@@ -43,7 +44,8 @@ internal sealed record StepBody(
     bool ByItself = false
 );
 
-/// <summary>One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold peel.</summary>
+/// <summary>One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold
+/// peel.</summary>
 internal sealed record FloorPassBody(
     string Name,
     double TemperatureF,
@@ -62,7 +64,8 @@ internal sealed record FloorPressBody(
     double? AtF = null
 );
 
-/// <summary>Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most 20,000.</summary>
+/// <summary>Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most
+/// 20,000.</summary>
 internal sealed record PressFloorBody(
     int Pieces,
     IReadOnlyList<StepBody> Before,
@@ -111,7 +114,8 @@ internal sealed record WorkBody(
     double HeightIn
 );
 
-/// <summary>Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats.</summary>
+/// <summary>Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it
+/// heats.</summary>
 internal sealed record ScheduleBody(
     LocalDateTime From,
     IReadOnlyList<DayBody> Week,
@@ -156,7 +160,8 @@ internal static class ComputeEndpoints
             return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
         });
 
-    /// <summary>Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing.</summary>
+    /// <summary>Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as
+    /// a heading row says. All or nothing.</summary>
     internal static OwnPiecesView NamesOf(NamesBody body, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
@@ -178,7 +183,8 @@ internal static class ComputeEndpoints
             return new OwnPiecesView(reading.Pieces, OwnPieces.Sizes(reading.Pieces, known));
         });
 
-    /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it.</summary>
+    /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other
+    /// lines beside it.</summary>
     internal static Comparison Compare(AskBody body, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
@@ -196,7 +202,8 @@ internal static class ComputeEndpoints
             );
         });
 
-    /// <summary>Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be sent now.</summary>
+    /// <summary>Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be
+    /// sent now.</summary>
     internal static FrozenQuote Quote(QuoteBody body, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
@@ -258,13 +265,15 @@ internal static class ComputeEndpoints
             ?? throw new RefusedException(
                 400,
                 "too-wide",
-                $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's {b.RollWidthIn:0.##} in, either way round.",
+                $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's "
+                    + $"{b.RollWidthIn:0.##} in, either way round.",
                 "A smaller box or a wider roll.",
                 "rollWidthIn"
             );
     }
 
-    /// <summary>Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would help.</summary>
+    /// <summary>Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would
+    /// help.</summary>
     internal static PressFloorView PressFloor(PressFloorBody b)
     {
         static IReadOnlyList<WorkStep> Steps(IReadOnlyList<StepBody> steps) =>

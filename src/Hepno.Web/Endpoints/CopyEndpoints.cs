@@ -13,7 +13,8 @@ namespace Hepno.Web.Endpoints;
 /// <param name="Name">Its name.</param>
 /// <param name="MadeAt">When, as shown; empty for one that does not hold together.</param>
 /// <param name="Said">What it holds, in words.</param>
-/// <param name="IsWhole">False where its list of contents is not the one it was made with: it does not count, and is made again.</param>
+/// <param name="IsWhole">False where its list of contents is not the one it was made with: it does not count, and is
+/// made again.</param>
 /// <param name="Bytes">What it takes on the disk, without the files that copies share.</param>
 internal sealed record CopyView(string Name, string MadeAt, string Said, bool IsWhole, long Bytes);
 
@@ -84,7 +85,8 @@ internal static class CopyEndpoints
             : View(shop, copying);
     }
 
-    /// <summary>Names another folder of this machine that gets copies too, a stick or a drive of the network; its first copy is made at once. Only at the machine itself.</summary>
+    /// <summary>Names another folder of this machine that gets copies too, a stick or a drive of the network; its first
+    /// copy is made at once. Only at the machine itself.</summary>
     internal static CopiesView SecondFolder(SecondFolderBody body, OpenShop shop, Copying copying)
     {
         var folder = body.Folder?.Trim() is { Length: > 0 } named ? Path.TrimEndingDirectorySeparator(named) : null;
@@ -119,7 +121,8 @@ internal static class CopyEndpoints
         return View(shop, copying);
     }
 
-    /// <summary>Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever.</summary>
+    /// <summary>Says how many months earlier states of orders are kept. Quotes, what happened and when stay for
+    /// ever.</summary>
     internal static CopiesView History(HistoryBody body, OpenShop shop, Copying copying)
     {
         RefusedException.IfAny(
@@ -169,7 +172,8 @@ internal static class CopyEndpoints
         );
     }
 
-    /// <summary>Puts a copy in place of what is there; what is there is copied first. Only at the machine itself.</summary>
+    /// <summary>Puts a copy in place of what is there; what is there is copied first. Only at the machine
+    /// itself.</summary>
     internal static CopiesView PutBack(string name, OpenShop shop, Copying copying)
     {
         Fit(() => copying.PutBack(name));

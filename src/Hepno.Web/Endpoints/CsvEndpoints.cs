@@ -46,7 +46,8 @@ internal static class CsvEndpoints
             .WithTags("csv")
             .WithName("supplierFeed")
             .WithSummary(
-                "What a simulated supplier's feed says today: its catalogue as a table to bring in, and what it has in stock."
+                "What a simulated supplier's feed says today: its catalogue as a table to bring in, and what it "
+                    + "has in stock."
             );
         csv.MapPost("{kind}/look", Look)
             .WithName("csvLook")
@@ -66,7 +67,9 @@ internal static class CsvEndpoints
             $"hepno-{kind}.csv"
         );
 
-    /// <summary>Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words others use.</summary>
+    /// <summary>Brings a table in, every row or none; a row with the id or name of a thing that is here changes it.
+    /// Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words
+    /// others use.</summary>
     internal static async Task<CsvReport> In(
         string kind,
         OpenShop shop,
@@ -89,7 +92,8 @@ internal static class CsvEndpoints
         );
     }
 
-    /// <summary>Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or change; or what is wrong, row by row.</summary>
+    /// <summary>Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or
+    /// change; or what is wrong, row by row.</summary>
     internal static async Task<CsvLook> Look(
         string kind,
         OpenShop shop,

@@ -14,7 +14,8 @@ using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>Film cured together, or a correction of it. When, which lots and how much it used are known already.</summary>
+/// <summary>Film cured together, or a correction of it. When, which lots and how much it used are known
+/// already.</summary>
 internal sealed record CureBody(
     string PrinterId,
     PressId StationId,
@@ -140,7 +141,8 @@ internal static class CureEndpoints
                 .ToList();
         });
 
-    /// <summary>Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that time.</summary>
+    /// <summary>Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that
+    /// time.</summary>
     internal static Written Keep(
         string id,
         CureBody body,
@@ -312,7 +314,8 @@ internal static class CureEndpoints
             customer is null ? "no customer"
                 : customer.Contact.Length > 0 ? $"{customer.Name}, {customer.Contact}"
                 : customer.Name,
-            $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; make {p.Prints} prints anew{(r.PiecesAtMost > 0 ? $" and up to {r.PiecesAtMost} pieces" : "")}",
+            $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; "
+                + $"make {p.Prints} prints anew{(r.PiecesAtMost > 0 ? $" and up to {r.PiecesAtMost} pieces" : "")}",
             r.Out > 0 ? $"tell them: up to {Math.Min(r.Out, r.PiecesAtMost)} of their pieces may fail in the wash"
                 : order.Order.Ask.DueAt is { } due ? $"nothing is with them; wanted {Shown.Moment(due, f)}"
                 : "nothing is with them",
@@ -334,7 +337,8 @@ internal static class CureEndpoints
             : "hold the whites: a patch lifts";
         return new(
             b.Code(),
-            $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
+            $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} "
+                + $"min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
             [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, shop, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
             holds,
             b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f),

@@ -30,7 +30,8 @@ internal sealed record DevicesView(
     IReadOnlyList<DeviceView> Devices
 );
 
-/// <summary>A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles.</summary>
+/// <summary>A device that was let in. RoleTold is false where it became a press device without its owner's word: it was
+/// let in before there were roles.</summary>
 internal sealed record DeviceView(
     string Id,
     string Name,
@@ -84,14 +85,16 @@ internal static class DeviceEndpoints
             );
         });
 
-    /// <summary>Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself.</summary>
+    /// <summary>Says whether other devices of the shop's network reach Hepno from its next start on. Only at the
+    /// machine itself.</summary>
     internal static ReachBody SetReach(ReachBody body, Listening reach)
     {
         reach.LanNext = body.Lan;
         return new(reach.LanNext);
     }
 
-    /// <summary>Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself.</summary>
+    /// <summary>Makes the six digits that let one device in, for the press or for the counter. Only at the machine
+    /// itself.</summary>
     internal static PairingView Begin(RoleBody body, Pairing pairing) =>
         new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
 
@@ -138,7 +141,8 @@ internal static class DeviceEndpoints
         return new(device.Id, device.Name, "", false, role, true);
     }
 
-    /// <summary>Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself.</summary>
+    /// <summary>Says what a device may do: what is done at the press, or everything of the counter. Only at the machine
+    /// itself.</summary>
     internal static Views.Written SetRole(string id, RoleBody body, OpenShop shop) =>
         shop.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, shop.Clock.Utc))
             ? new(id, 2)

@@ -60,7 +60,8 @@ internal static class EndingEndpoints
             .MapPost("end", End)
             .WithName("endOrder")
             .WithSummary(
-                "Takes the order off the line: declined, lost, cancelled or thrown away. It stays in Find and with its customer."
+                "Takes the order off the line: declined, lost, cancelled or thrown away. It stays in Find and "
+                    + "with its customer."
             );
         orders
             .MapPost("bring-back", BringBack)

@@ -29,7 +29,8 @@ internal sealed record LearnedBody(string Key, MethodId MethodId, double Value);
 /// <param name="OwnSeconds">What the shop typed, s; null while the starting time holds.</param>
 internal sealed record StepTimeView(string Code, string Label, double StartingSeconds, double? OwnSeconds);
 
-/// <summary>What the shell and the shop-wide drawings show: the work line, the press day, what is waited for; and undo.</summary>
+/// <summary>What the shell and the shop-wide drawings show: the work line, the press day, what is waited for; and
+/// undo.</summary>
 internal static class FloorEndpoints
 {
     public static void MapFloor(this IEndpointRouteBuilder api)
@@ -142,10 +143,12 @@ internal static class FloorEndpoints
                             At(b.Start),
                             At(b.End),
                             b.Code,
-                            $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
+                            $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed "
+                                + $"for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
                             l.HottestF == 0
                                 ? ""
-                                : $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}",
+                                : $"{b.Temperature}, set "
+                                    + $"{Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}",
                             view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "",
                             b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""
                         )),
@@ -175,7 +178,8 @@ internal static class FloorEndpoints
             return PressDays.Gather(open, floor, book);
         });
 
-    /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method.</summary>
+    /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what
+    /// would help. Without a line, its first that has a method.</summary>
     internal static FloorSimulationView Simulation(string id, LineId? lineId, OpenShop shop, bool? cold) =>
         shop.Db.Read(connection =>
         {
@@ -228,7 +232,8 @@ internal static class FloorEndpoints
                 );
         });
 
-    /// <summary>Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from.</summary>
+    /// <summary>Every step of the press floor: its starting time, the shop's own, and where the one that holds comes
+    /// from.</summary>
     internal static IReadOnlyList<StepTimeView> Times(OpenShop shop) =>
         shop.Db.Read(connection =>
         {

@@ -14,7 +14,8 @@ internal sealed record GangDesignBody(
     string Group = ""
 );
 
-/// <summary>How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set lengths.</summary>
+/// <summary>How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set
+/// lengths.</summary>
 internal sealed record RollPriceBody(
     double StepIn,
     decimal PerStep,
@@ -25,7 +26,8 @@ internal sealed record RollPriceBody(
 /// <summary>A roll sold at one length.</summary>
 internal sealed record SetLengthBody(double LengthIn, decimal Price);
 
-/// <summary>Designs to lay on a roll, or on sheets where a length is given. Without steps about two seconds are searched; with 0 only the usual orders are tried.</summary>
+/// <summary>Designs to lay on a roll, or on sheets where a length is given. Without steps about two seconds are
+/// searched; with 0 only the usual orders are tried.</summary>
 internal sealed record GangBody(
     double WidthIn,
     double? LengthIn,
@@ -44,7 +46,8 @@ internal sealed record GangBody(
 /// <param name="Shares">Each design's part of it, both ways.</param>
 internal sealed record GangView(GangFound Found, GangBill? Bill, IReadOnlyList<GangShare> Shares);
 
-/// <summary>Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of one layout is paid once.</summary>
+/// <summary>Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of
+/// one layout is paid once.</summary>
 internal sealed record IdenticalBody(
     double WidthIn,
     double LengthIn,
@@ -121,7 +124,8 @@ internal static class LayoutEndpoints
         compute.MapPost("print-and-cut", LayInsideMarks).WithName("computePrintAndCut");
     }
 
-    /// <summary>How many copies of each design on sheets that are all alike, and how many sheets, for the least money; in several layouts where that costs less.</summary>
+    /// <summary>How many copies of each design on sheets that are all alike, and how many sheets, for the least money;
+    /// in several layouts where that costs less.</summary>
     internal static IdenticalPlan Identical(IdenticalBody b)
     {
         var ground = new GangGround(b.WidthIn, b.LengthIn, b.GapIn, b.MarginIn);
@@ -177,7 +181,8 @@ internal static class LayoutEndpoints
             );
     }
 
-    /// <summary>Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What does not go on is said, everything else is laid.</summary>
+    /// <summary>Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What
+    /// does not go on is said, everything else is laid.</summary>
     internal static GangView Lay(GangBody b, HttpContext context)
     {
         // a roll in set lengths is laid on as many of the longest as it needs
@@ -232,7 +237,8 @@ internal static class LayoutEndpoints
         );
     }
 
-    /// <summary>Sheets that overlap to print a garment all over: how many, where each lies, in which order they are joined, and whether a little less would save some. With the platen as sheet it counts press positions.</summary>
+    /// <summary>Sheets that overlap to print a garment all over: how many, where each lies, in which order they are
+    /// joined, and whether a little less would save some. With the platen as sheet it counts press positions.</summary>
     internal static Tiles LayTiles(TilesBody b)
     {
         RefusedException.IfAny(

@@ -11,7 +11,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's empty corners.</summary>
+/// <summary>A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's
+/// empty corners.</summary>
 internal sealed record BroughtLayoutBody(string FilmId, string On, string Text, bool ByOutline = false);
 
 /// <summary>Layouts as files, out and in.</summary>
@@ -65,7 +66,8 @@ internal static class LayoutFileEndpoints
         );
     }
 
-    /// <summary>One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by band.</summary>
+    /// <summary>One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by
+    /// band.</summary>
     internal static IResult Png(
         OrderId id,
         LineId line,
@@ -146,15 +148,22 @@ internal static class LayoutFileEndpoints
             var f = n.Format;
             var what =
                 figures.Bought > 0
-                    ? $"{figures.Bought} {(figures.Bought == 1 ? "sheet" : "sheets")} of {Shown.Size(l.On.Ground.WidthIn, l.On.Ground.LengthIn!.Value, f)}"
+                    ? $"{figures.Bought} {(figures.Bought == 1 ? "sheet" : "sheets")} of "
+                        + $"{Shown.Size(l.On.Ground.WidthIn, l.On.Ground.LengthIn!.Value, f)}"
                     : $"{Shown.Roll(figures.BilledIn, f)} of the {Shown.Length(l.On.Ground.WidthIn, f)} roll";
             var prints = l.Layout.Designs.Select(d =>
-                $"{d.Needed + d.Extra} × {LineLayouts.NameOf(l, d.Key).ToLowerInvariant()}, {Shown.Size(d.WidthIn, d.HeightIn, f)}"
+                $"{d.Needed + d.Extra} × {LineLayouts.NameOf(l, d.Key).ToLowerInvariant()}, "
+                + $"{Shown.Size(d.WidthIn, d.HeightIn, f)}"
             );
-            return $"{l.Film.Supplier}: {l.Film.Product}\n{what}, order {l.Case.Order.Code}\n{string.Join("\n", prints)}\nat least {Shown.Length(l.On.Ground.GapIn, f)} between prints, {Shown.Length(l.On.Ground.MarginIn, f)} at the edges; {figures.Cost?.Value.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture)} and freight {l.Film.FreightPerOrder:0.00}\n{n.Identity.Name}\n";
+            return $"{l.Film.Supplier}: {l.Film.Product}\n{what}, order "
+                + $"{l.Case.Order.Code}\n{string.Join("\n", prints)}\nat least {Shown.Length(l.On.Ground.GapIn, f)} "
+                + $"between prints, {Shown.Length(l.On.Ground.MarginIn, f)} at the edges; "
+                + $"{figures.Cost?.Value.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture)} and "
+                + $"freight {l.Film.FreightPerOrder:0.00}\n{n.Identity.Name}\n";
         });
 
-    /// <summary>Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it.</summary>
+    /// <summary>Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by
+    /// settling it.</summary>
     internal static TriedLayout Bring(OrderId id, LineId line, BroughtLayoutBody body, OpenShop shop) =>
         shop.Db.Read(c =>
         {

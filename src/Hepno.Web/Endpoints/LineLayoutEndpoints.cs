@@ -13,7 +13,8 @@ internal sealed record LaidCopyBody(string Key, int Sheet, double X, double Y, b
     public LaidCopy ToCore() => new(Key, Sheet, X, Y, Turned, Pinned);
 }
 
-/// <summary>A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie in one another's empty corners.</summary>
+/// <summary>A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie
+/// in one another's empty corners.</summary>
 internal sealed record SettleBody(
     string FilmId,
     string On,
@@ -71,7 +72,8 @@ internal sealed record RemnantUseBody(PlacementId PlacementId, int Layer, string
 /// <param name="On">The roll or which sheet.</param>
 /// <param name="Copies">The layout it begins from.</param>
 /// <param name="Seed">Where chance begins.</param>
-/// <param name="Seconds">About so long on one core of the machine the steps were measured on: counted in steps, the same seed and steps give the same layout.</param>
+/// <param name="Seconds">About so long on one core of the machine the steps were measured on: counted in steps, the
+/// same seed and steps give the same layout.</param>
 /// <param name="ByOutline">True when prints may lie in one another's empty corners.</param>
 internal sealed record SearchBody(
     string FilmId,
@@ -112,7 +114,8 @@ internal static class LineLayoutEndpoints
             .WithSummary("Stops a search; the best it found is its result.");
     }
 
-    /// <summary>The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest; by its prints' own outlines or their boxes, as settled when not said.</summary>
+    /// <summary>The layout of a line: as settled, else by the usual orders; on the film asked for, else on the
+    /// cheapest; by its prints' own outlines or their boxes, as settled when not said.</summary>
     internal static LineLayoutView Get(
         OrderId id,
         LineId line,
@@ -180,7 +183,8 @@ internal static class LineLayoutEndpoints
                         [
                             new Core.Measures.Problem(
                                 "range",
-                                $"Copy {moved} of {layout.Copies.Count}, or a reach of {body.ReachIn:0.##} in, is not there.",
+                                $"Copy {moved} of {layout.Copies.Count}, or a reach of {body.ReachIn:0.##} in, "
+                                    + "is not there.",
                                 "moved",
                                 $"A copy from 0 on, a reach of 0 to {FarthestReachIn:0} in."
                             ),
@@ -203,7 +207,8 @@ internal static class LineLayoutEndpoints
             return LineLayouts.Tried(l, layout, shop.Book(c));
         });
 
-    /// <summary>Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies is moved and nothing is kept.</summary>
+    /// <summary>Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies
+    /// is moved and nothing is kept.</summary>
     internal static TriedLayout Fill(OrderId id, LineId line, FillBody body, OpenShop shop) =>
         shop.Db.Read(c =>
         {
@@ -235,7 +240,8 @@ internal static class LineLayoutEndpoints
             );
         });
 
-    /// <summary>Buys the line's film as one with another order's, on this line's layout; both must wait for it.</summary>
+    /// <summary>Buys the line's film as one with another order's, on this line's layout; both must wait for
+    /// it.</summary>
     internal static Written Join(OrderId id, LineId line, JoinBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
@@ -264,7 +270,8 @@ internal static class LineLayoutEndpoints
         ));
     }
 
-    /// <summary>Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new.</summary>
+    /// <summary>Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed
+    /// new.</summary>
     internal static Written Drawer(OrderId id, LineId line, DrawerBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
@@ -284,7 +291,8 @@ internal static class LineLayoutEndpoints
         ));
     }
 
-    /// <summary>Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back.</summary>
+    /// <summary>Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece
+    /// back.</summary>
     internal static Written Remnant(OrderId id, LineId line, RemnantUseBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
@@ -304,7 +312,8 @@ internal static class LineLayoutEndpoints
         ));
     }
 
-    /// <summary>Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it.</summary>
+    /// <summary>Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only
+    /// by settling it.</summary>
     internal static LayoutSearchView Search(
         OrderId id,
         LineId line,

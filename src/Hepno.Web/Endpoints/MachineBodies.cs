@@ -303,7 +303,8 @@ internal sealed record AccessoryBody(
     LocalDate Since
 );
 
-/// <summary>What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
+/// <summary>What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's
+/// own, an empty pillow nothing.</summary>
 internal sealed record DialBody(string Pressure, Thickness Thickness, string Lower, double Dial, string Pillow = "");
 
 /// <summary>A lower platen.</summary>

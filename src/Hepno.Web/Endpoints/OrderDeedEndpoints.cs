@@ -185,7 +185,8 @@ internal static class OrderDeedEndpoints
             QuoteDeeds.Withdraw(c, shop, id, seen, request.Deed(shop.Clock, "quote withdrawn"))
         );
 
-    /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise.</summary>
+    /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or
+    /// promise.</summary>
     internal static MovedView Approve(OrderId id, ApproveBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();

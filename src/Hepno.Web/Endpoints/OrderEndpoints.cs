@@ -29,19 +29,22 @@ internal static class OrderEndpoints
             .MapGet("{id}/compare", Compare)
             .WithName("compare")
             .WithSummary(
-                "Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) is held beside them when it is named."
+                "Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) "
+                    + "is held beside them when it is named."
             );
         orders
             .MapGet("{id}/ways", Ways)
             .WithName("orderWays")
             .WithSummary(
-                "Ways of a whole order: each line by its own best, or one way for all; null for one line, or where a line is not complete or can be done by none."
+                "Ways of a whole order: each line by its own best, or one way for all; null for one line, or "
+                    + "where a line is not complete or can be done by none."
             );
         orders
             .MapGet("{id}/swing", Swings)
             .WithName("swing")
             .WithSummary(
-                "Which input moves the cost of a piece most by one way of a line: each alone a fifth less and more, spoilage from none to six in a hundred."
+                "Which input moves the cost of a piece most by one way of a line: each alone a fifth less and "
+                    + "more, spoilage from none to six in a hundred."
             );
         orders
             .MapGet("{id}/ribbon", Ribbon)
@@ -138,7 +141,8 @@ internal static class OrderEndpoints
         });
     }
 
-    /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
+    /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or
+    /// another.</summary>
     internal static Comparison Compare(
         OrderId id,
         OpenShop shop,
@@ -215,7 +219,8 @@ internal static class OrderEndpoints
                 );
         });
 
-    /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands.</summary>
+    /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings,
+    /// close bands.</summary>
     internal static QuantityRibbon Ribbon(OrderId id, OpenShop shop, LineId? line) =>
         shop.Db.Read(connection =>
         {

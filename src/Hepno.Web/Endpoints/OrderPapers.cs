@@ -10,7 +10,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>What of an order is printed or taken along: quote, confirmation, slip, placement sheet, names, label, care card.</summary>
+/// <summary>What of an order is printed or taken along: quote, confirmation, slip, placement sheet, names, label, care
+/// card.</summary>
 internal static class OrderPapers
 {
     public static void MapOrderPapers(this IEndpointRouteBuilder orders)
@@ -153,7 +154,8 @@ internal static class OrderPapers
                         )
                         .Where(l => l.Counted.Count > 0)
                         .Select(l => new PackedLine(
-                            $"{l.Counted.Sum(x => x.Pieces)} {MakeQuote.Garment(l.Line.Style, l.Line.Colourway, l.Counted.Sum(x => x.Pieces))}",
+                            $"{l.Counted.Sum(x => x.Pieces)} "
+                                + $"{MakeQuote.Garment(l.Line.Style, l.Line.Colourway, l.Counted.Sum(x => x.Pieces))}",
                             [.. q.AskOf(l.Line).Placements.Select(p => MakeQuote.Printed(p, n.Format))],
                             [.. l.Counted.Select(x => new SizePrinted(x.Size, x.Pieces))]
                         )),

@@ -8,12 +8,15 @@ namespace Hepno.Web.Endpoints;
 /// <summary>A place of a print as the shop has it: a usual one with its own figures, or one of its own.</summary>
 /// <param name="Name">On screen and on the quote.</param>
 /// <param name="Widths">The widest print customary there, by group of sizes, in.</param>
-/// <param name="HeightIn">The tallest on adult sizes, in; smaller sizes have less in the proportion of the widths.</param>
+/// <param name="HeightIn">The tallest on adult sizes, in; smaller sizes have less in the proportion of the
+/// widths.</param>
 /// <param name="FromSeamIn">From its seam to the print on adult sizes, in.</param>
 /// <param name="FromSeamYouthIn">The same on youth and toddler sizes; null for the same.</param>
 /// <param name="FromSeamInfantIn">The same on infant sizes; null for the same.</param>
-/// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards the right.</param>
-/// <param name="Like">For a place of the shop's own: the usual place whose seam, side and garments it has; null for a usual one.</param>
+/// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards
+/// the right.</param>
+/// <param name="Like">For a place of the shop's own: the usual place whose seam, side and garments it has; null for a
+/// usual one.</param>
 /// <param name="Retired">True to offer it no longer.</param>
 internal sealed record PlaceBody(
     string Name,
@@ -73,7 +76,8 @@ internal static class PlaceEndpoints
                 .ToList();
         });
 
-    /// <summary>Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent with.</summary>
+    /// <summary>Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent
+    /// with.</summary>
     internal static Views.Written Keep(string id, PlaceBody body, OpenShop shop, HttpRequest request)
     {
         var place = body.ToCore(id);

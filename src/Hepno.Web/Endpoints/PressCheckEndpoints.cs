@@ -75,7 +75,8 @@ internal sealed record WearView(string Name, string Said, double? Share, bool Is
 /// <param name="Lines">Order by order, with the customer to tell.</param>
 internal sealed record PressedSince(string Since, bool SetAside, int Pieces, IReadOnlyList<string> Lines);
 
-/// <summary>Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
+/// <summary>Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial,
+/// on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
 internal sealed record PaperPullBody(
     double Dial,
     Thickness Thickness,
@@ -172,7 +173,8 @@ internal static class PressCheckEndpoints
                     .. (press.Maps ?? [])
                         .Reverse()
                         .Select(m =>
-                            $"{Shown.DayAndYear(m.Day, f)}: {Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}"
+                            $"{Shown.DayAndYear(m.Day, f)}: "
+                            + $"{Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}"
                         ),
                 ],
                 Since(c, shop, press, book),
@@ -242,7 +244,8 @@ internal static class PressCheckEndpoints
     internal static PressReadoutView Readout(string id, OpenShop shop, IPressReadout device) =>
         shop.Db.Read(c => ReadoutOf(id, c, shop, device));
 
-    /// <summary>Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out.</summary>
+    /// <summary>Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it
+    /// out.</summary>
     internal static PressReadoutView SetReadout(string id, PressSetBody body, OpenShop shop, IPressReadout device) =>
         shop.Db.Read(c =>
         {
@@ -289,7 +292,8 @@ internal static class PressCheckEndpoints
             .Take(MostListed)
             .Select(l => (l.LineId, l.Pieces, Order: shop.Case(c, l.OrderId, book)))
             .Select(l =>
-                $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}"
+                $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of "
+                + $"{l.Order.Line(l.LineId).What}"
             );
         var more = lines.Skip(MostListed).ToList();
         return new(
@@ -323,7 +327,8 @@ internal static class PressCheckEndpoints
                 : "off, cold"
             : until <= 1
                 ? $"holds {Shown.Temperature(read.SetPointF!.Value, f)}"
-                : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, {(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
+                : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, "
+                    + $"{(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
         return new(
             read.Simulated,
             read.On,
@@ -342,6 +347,9 @@ internal static class PressCheckEndpoints
         // differences of degrees are told in the shop's unit too
         string Difference(double fahrenheit) =>
             f.Celsius ? $"{Shown.Number(fahrenheit * 5 / 9, 0, f)} °C" : $"{Shown.Number(fahrenheit, 0, f)} °F";
-        return $"set {Shown.Temperature(m.SetPointF, f)}, mean {Shown.Temperature(m.MeanF(), f)}, {Difference(m.SpreadF())} from coldest to hottest{(cold.Count > 0 ? $"; cold {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}" : "")}{(m.Doubtful ? "; doubtful: infrared on bare metal" : "")}";
+        var where = cold.Count > 0 ? $"; cold {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}" : "";
+        var doubt = m.Doubtful ? "; doubtful: infrared on bare metal" : "";
+        return $"set {Shown.Temperature(m.SetPointF, f)}, mean {Shown.Temperature(m.MeanF(), f)}, "
+            + $"{Difference(m.SpreadF())} from coldest to hottest{where}{doubt}";
     }
 }

@@ -13,7 +13,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event.</summary>
+/// <summary>A verdict, or the taking back of one. The device makes the event's id; sending it again is the same
+/// event.</summary>
 internal sealed record RunEventBody(
     int PieceNo,
     int Attempt,
@@ -105,7 +106,8 @@ internal static class RunEndpoints
             "; ",
             p.OnSizes.GroupBy(s => (s.Size, s.Where))
                 .Select(g =>
-                    $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, {g.Key.Where}"
+                    $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, "
+                    + $"{g.Key.Where}"
                 )
         );
         var title = $"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {sizes}{(p.Own ? ", each its own" : "")}";
@@ -113,7 +115,8 @@ internal static class RunEndpoints
             ? new(title, p.Work, p.Side, p.Caution, string.Join("; ", p.Checks))
             : new(
                 title,
-                $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}",
+                $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, "
+                    + $"{p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}",
                 $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}",
                 p.Caution,
                 string.Join("; ", p.Checks)
@@ -127,7 +130,8 @@ internal static class RunEndpoints
             PressDeeds.StartRun(c, shop, id, request.Deed(shop.Clock, "pressing begun"))
         ));
 
-    /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>
+    /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever
+    /// accrue.</summary>
     internal static RunState Add(OrderId id, string eventId, RunEventBody body, OpenShop shop, HttpRequest request)
     {
         RefusedException.IfAny(Problems(eventId, body));
@@ -150,7 +154,8 @@ internal static class RunEndpoints
                 throw new RefusedException(
                     400,
                     "unknown-piece",
-                    $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one {passes} passes.",
+                    $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one "
+                        + $"{passes} passes.",
                     "Read the run again.",
                     "pieceNo"
                 );
@@ -177,7 +182,8 @@ internal static class RunEndpoints
         });
     }
 
-    /// <summary>Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one.</summary>
+    /// <summary>Says which pieces this device has, in place of what it said before, and answers which others have: two
+    /// devices are never given the same one.</summary>
     internal static ElsewhereView InHand(
         OrderId id,
         InHandBody body,

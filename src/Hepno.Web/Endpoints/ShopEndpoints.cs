@@ -173,7 +173,8 @@ internal static class ShopEndpoints
             .WithTags("kept-prints")
             .WithName("drawer")
             .WithSummary(
-                "Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out."
+                "Every transfer that lies in the drawer: what the shop counted in and copies left over of "
+                    + "orders, less what orders took out."
             );
     }
 
@@ -285,7 +286,8 @@ internal static class ShopEndpoints
             );
         });
 
-    /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name until they are thirteen months old.</summary>
+    /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name
+    /// until they are thirteen months old.</summary>
     internal static Views.Written EraseCustomer(string id, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();

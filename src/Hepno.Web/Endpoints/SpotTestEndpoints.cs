@@ -35,7 +35,8 @@ internal sealed record TestsView(
     IReadOnlyList<TestGarmentLeft> Garments
 );
 
-/// <summary>What spot tests came to, and their photographs; the tests themselves are kept like everything else on the Floor.</summary>
+/// <summary>What spot tests came to, and their photographs; the tests themselves are kept like everything else on the
+/// Floor.</summary>
 internal static class SpotTestEndpoints
 {
     private const int LargestPhoto = 20 << 20;
@@ -58,7 +59,8 @@ internal static class SpotTestEndpoints
         tests.MapDelete("{id}/photos/{photoId}", TakeOff).WithName("removeTestPhoto");
     }
 
-    /// <summary>The verdict of every test, what they make of every recipe, what is left of the test garments, by the core's rules.</summary>
+    /// <summary>The verdict of every test, what they make of every recipe, what is left of the test garments, by the
+    /// core's rules.</summary>
     internal static TestsView Verdicts(OpenShop shop) =>
         shop.Db.Read(c =>
         {
@@ -71,7 +73,8 @@ internal static class SpotTestEndpoints
             );
         });
 
-    /// <summary>Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into it.</summary>
+    /// <summary>Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into
+    /// it.</summary>
     internal static async Task<Written> Photograph(
         string id,
         string photoId,
@@ -170,11 +173,11 @@ internal static class SpotTestEndpoints
         var best = on.Select(x => x.Confidence).Append(RecipeConfidence.Untested(recipe)).Max();
         var washes = on.Max(x => x.Test!.Stands() ?? 0);
         var failed = on.Where(x => x.Confidence == Confidence.Failed).Select(x => x.Style.Name).Distinct().ToList();
-        return new(
-            recipe.Id,
-            best,
-            $"{on.Count} {(on.Count == 1 ? "test" : "tests")} on {string.Join(", ", on.Select(x => x.Style.Name).Distinct())}{(washes > 0 ? $", {washes} washes" : "")}{(failed.Count > 0 ? $"; failed on {string.Join(", ", failed)}" : "")}"
-        );
+        var count = $"{on.Count} {(on.Count == 1 ? "test" : "tests")}";
+        var blanks = string.Join(", ", on.Select(x => x.Style.Name).Distinct());
+        var washed = washes > 0 ? $", {washes} washes" : "";
+        var fell = failed.Count > 0 ? $"; failed on {string.Join(", ", failed)}" : "";
+        return new(recipe.Id, best, $"{count} on {blanks}{washed}{fell}");
     }
 
     private static string Said(SpotTest t)
@@ -188,7 +191,8 @@ internal static class SpotTestEndpoints
         var last = t.Washes is { Count: > 0 } all ? all[^1] : null;
         var washes = last is null
             ? "; not washed yet"
-            : $"; held {t.Stands()} washes{(last.Verdict == WashVerdict.Holds ? "" : $", {last.Verdict.ToString().ToLowerInvariant()} at {last.Washes}")}";
+            : $"; held {t.Stands()} "
+                + $"washes{(last.Verdict == WashVerdict.Holds ? "" : $", {last.Verdict.ToString().ToLowerInvariant()} at {last.Washes}")}";
         return $"{verdict}{(t.Verdict() == TestVerdict.Failed && t.Washes is null ? "" : washes)}{(t.Feel.Length > 0 ? $"; feels {t.Feel}" : "")}";
     }
 }

@@ -84,7 +84,8 @@ internal sealed record SlotView(
 /// <param name="Version">Version of what is kept; 0 while nothing is.</param>
 /// <param name="Slots">Its places.</param>
 /// <param name="Usual">Usual places, offered while it has none.</param>
-/// <param name="WorkLeft">How far it goes with what waits, in words; empty while nothing waits or nothing is known.</param>
+/// <param name="WorkLeft">How far it goes with what waits, in words; empty while nothing waits or nothing is
+/// known.</param>
 /// <param name="Enough">False when something runs out before the waiting work is printed.</param>
 /// <param name="Log">Refills and changes of roll, newest first.</param>
 internal sealed record SuppliesView(
@@ -124,7 +125,8 @@ internal static class SupplyEndpoints
         printers.MapDelete("queue", Clear).WithName("clearPrinter");
     }
 
-    /// <summary>Every printer's materials: what is in it, how much is left, how far that goes, what does not match.</summary>
+    /// <summary>Every printer's materials: what is in it, how much is left, how far that goes, what does not
+    /// match.</summary>
     internal static IReadOnlyList<SuppliesView> View(OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
@@ -207,7 +209,8 @@ internal static class SupplyEndpoints
                 throw new RefusedException(
                     409,
                     "mismatch",
-                    $"{printer.Name} has {wrong.Product} in it as {PrinterSupplies.NameOf(mismatch.Slot.Supply)}, which it does not take.",
+                    $"{printer.Name} has {wrong.Product} in it as "
+                        + $"{PrinterSupplies.NameOf(mismatch.Slot.Supply)}, which it does not take.",
                     $"Change it for {string.Join(" or ", mismatch.Slot.Takes)} and note the refill."
                 );
             }
@@ -303,7 +306,8 @@ internal static class SupplyEndpoints
                     .Loadings.OrderByDescending(l => l.At)
                     .Take(LogShown)
                     .Select(l =>
-                        $"{Shown.Moment(l.At, f)}: {PrinterSupplies.NameOf(l.Supply)}, {l.Named()}, now {Amount(l.Level, PrinterSupplies.UnitOf(l.Supply), f)}{(l.By.Length > 0 ? $", {l.By}" : "")}"
+                        $"{Shown.Moment(l.At, f)}: {PrinterSupplies.NameOf(l.Supply)}, {l.Named()}, now "
+                        + $"{Amount(l.Level, PrinterSupplies.UnitOf(l.Supply), f)}{(l.By.Length > 0 ? $", {l.By}" : "")}"
                     ),
             ]
         );

@@ -49,8 +49,11 @@ internal static class TemplateEndpoints
                     t.Value.Name,
                     [
                         .. t.Value.Lines.Select(l =>
-                            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {p.At().Name.ToLowerInvariant()}"))}"
-                        ),
+                        {
+                            var garment = styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said";
+                            var places = l.Placements.Select(p => $", {p.At().Name.ToLowerInvariant()}");
+                            return $"{l.Pieces} × {garment}{string.Concat(places)}";
+                        }),
                     ]
                 ))
                 .ToList();
@@ -109,7 +112,8 @@ internal static class TemplateEndpoints
             );
         });
 
-    /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said.</summary>
+    /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is
+    /// no longer offered is left to be said.</summary>
     internal static Written Begin(string id, BeginBody body, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c =>
         {

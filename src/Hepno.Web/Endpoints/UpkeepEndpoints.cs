@@ -47,7 +47,8 @@ internal sealed record UpkeepTaskView(string TaskId, string Name, string When, b
 /// <param name="Version">Version of its upkeep; 0 while it has none.</param>
 /// <param name="Tasks">What it wants.</param>
 /// <param name="Usual">What is usual for its kind, offered while it has none.</param>
-/// <param name="AnHour">What tending costs for an hour of the machine, opened; null while there is nothing to do.</param>
+/// <param name="AnHour">What tending costs for an hour of the machine, opened; null while there is nothing to
+/// do.</param>
 /// <param name="Log">What was done lately, in words, newest first.</param>
 internal sealed record UpkeepView(
     string MachineId,
@@ -91,18 +92,19 @@ internal static class UpkeepEndpoints
                             u.Value.Tasks.Count == 0
                                 ? null
                                 : u.Value.PerHour(n.Rates.Wage, n.Week.OpenDays(), m.Equipment.ProductiveHoursAYear),
-                            [
-                                .. u
-                                    .Value.Done.Reverse()
-                                    .Take(LogShown)
-                                    .Select(d =>
-                                        $"{Shown.Day(d.Day, n.Format)}: {u.Value.Tasks.FirstOrDefault(t => t.Id == d.TaskId)?.Name ?? "something no longer done"}{(d.By.Length > 0 ? $", {d.By}" : "")}{(d.Note.Length > 0 ? $". {d.Note}" : "")}"
-                                    ),
-                            ]
+                            [.. u.Value.Done.Reverse().Take(LogShown).Select(d => Line(d, u.Value.Tasks, n.Format))]
                         );
                 })
                 .ToList();
         });
+
+    private static string Line(UpkeepDone d, IReadOnlyList<UpkeepTask> tasks, FigureFormat f)
+    {
+        var what = tasks.FirstOrDefault(t => t.Id == d.TaskId)?.Name ?? "something no longer done";
+        var by = d.By.Length > 0 ? $", {d.By}" : "";
+        var note = d.Note.Length > 0 ? $". {d.Note}" : "";
+        return $"{Shown.Day(d.Day, f)}: {what}{by}{note}";
+    }
 
     /// <summary>Notes that a task was done.</summary>
     internal static Written Done(string id, UpkeepDoneBody body, OpenShop shop, HttpRequest request)
@@ -139,7 +141,8 @@ internal static class UpkeepEndpoints
         return new(
             t.Id,
             t.Name,
-            $"{often}, {Shown.Number(t.Minutes, 0, n.Format)} min; {last}{(due || t.Every == UpkeepEvery.AsNeeded ? "" : $", next {Shown.Day(next.On, n.Format)}")}",
+            $"{often}, {Shown.Number(t.Minutes, 0, n.Format)} min; "
+                + $"{last}{(due || t.Every == UpkeepEvery.AsNeeded ? "" : $", next {Shown.Day(next.On, n.Format)}")}",
             due,
             due && next.Last is not null && next.On < today
         );

@@ -63,7 +63,8 @@ internal static class WeighEndpoints
             .WithTags("weighing")
             .WithName("makeOrBuyStart")
             .WithSummary(
-                "A film printer against bought film, from the shop's own figures and its orders of three months; null while there is no tee or no press."
+                "A film printer against bought film, from the shop's own figures and its orders of three months; "
+                    + "null while there is no tee or no press."
             );
         api.MapPost("/compute/make-or-buy", Weigh)
             .WithTags("compute")
@@ -91,7 +92,8 @@ internal static class WeighEndpoints
             .WithTags("orders")
             .WithName("launch")
             .WithSummary(
-                "A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and how many a month a sent-out way needs to take over."
+                "A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and "
+                    + "how many a month a sent-out way needs to take over."
             );
     }
 

@@ -3,7 +3,8 @@ using Hepno.Web.Wire;
 
 namespace Hepno.Web.Entry;
 
-/// <summary>Behind the door and after routing: whether the caller may do what the address was found to mean. Addresses are never compared as text.</summary>
+/// <summary>Behind the door and after routing: whether the caller may do what the address was found to mean. Addresses
+/// are never compared as text.</summary>
 internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
 {
     public const string Cookie = "hepno-let-in";

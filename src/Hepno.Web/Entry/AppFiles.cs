@@ -2,7 +2,8 @@ using Microsoft.Extensions.FileProviders;
 
 namespace Hepno.Web.Entry;
 
-/// <summary>The program's own pages, scripts and fonts: they hold nothing of the shop, so that a device may see them before it is let in.</summary>
+/// <summary>The program's own pages, scripts and fonts: they hold nothing of the shop, so that a device may see them
+/// before it is let in.</summary>
 internal sealed class AppFiles
 {
     private static readonly HashSet<string> Kinds = [".html", ".js", ".css", ".woff2", ".svg", ".png", ".ico", ".webm"];

@@ -6,7 +6,8 @@ namespace Hepno.Web.Entry;
 internal sealed class Door(RequestDelegate next, Listening reach)
 {
     private const string Policy =
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; "
+        + "base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     public async Task InvokeAsync(HttpContext context)
     {
@@ -46,7 +47,8 @@ internal sealed class Door(RequestDelegate next, Listening reach)
             return (
                 400,
                 "host",
-                $"Hepno does not answer to the name \"{(request.Host.Host.Length > 60 ? request.Host.Host[..60] : request.Host.Host)}\".",
+                "Hepno does not answer to the name "
+                    + $"\"{(request.Host.Host.Length > 60 ? request.Host.Host[..60] : request.Host.Host)}\".",
                 "Use 127.0.0.1, or start it with --host and the name."
             );
         }

@@ -4,7 +4,8 @@ using System.Net.Sockets;
 
 namespace Hepno.Web.Entry;
 
-/// <summary>Where Hepno listens and which names it answers to: this machine only, or the shop's own network too: with <c>--lan</c>, or where the owner said so under Numbers.</summary>
+/// <summary>Where Hepno listens and which names it answers to: this machine only, or the shop's own network too: with
+/// <c>--lan</c>, or where the owner said so under Numbers.</summary>
 internal sealed class Listening
 {
     private readonly string[] names;
@@ -28,7 +29,8 @@ internal sealed class Listening
     /// <summary>True when other devices may be let in.</summary>
     public bool Lan { get; }
 
-    /// <summary>What the owner said of the next start; told by a file of the data folder, for it must be known before the data is opened and belongs to this machine alone.</summary>
+    /// <summary>What the owner said of the next start; told by a file of the data folder, for it must be known before
+    /// the data is opened and belongs to this machine alone.</summary>
     public bool LanNext
     {
         get => File.Exists(mark);

@@ -1,6 +1,7 @@
 namespace Hepno.Web.Entry;
 
-/// <summary>Who calls, from the one who may least to the one who may most; each may do what those before it may.</summary>
+/// <summary>Who calls, from the one who may least to the one who may most; each may do what those before it
+/// may.</summary>
 internal enum Caller
 {
     /// <summary>A device that was not let in, or was shut out.</summary>

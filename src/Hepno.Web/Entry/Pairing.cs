@@ -28,7 +28,8 @@ internal sealed class Pairing(TimeProvider time)
         }
     }
 
-    /// <summary>What the code lets a device in for, or null when it is not the code; it is used up by being right, by ten wrong ones and by five minutes.</summary>
+    /// <summary>What the code lets a device in for, or null when it is not the code; it is used up by being right, by
+    /// ten wrong ones and by five minutes.</summary>
     public DeviceRole? Take(string tried)
     {
         lock (gate)

@@ -16,7 +16,8 @@ internal static class Changes
             .Produces(200, contentType: "text/event-stream")
             .OpenTo(Caller.Press);
 
-    /// <summary>Server-sent events from Last-Event-ID on: <c>{seq, kind, id, version}</c> each, or <c>reload</c> after too many.</summary>
+    /// <summary>Server-sent events from Last-Event-ID on: <c>{seq, kind, id, version}</c> each, or <c>reload</c> after
+    /// too many.</summary>
     internal static async Task Stream(HttpContext context, OpenShop shop, IHostApplicationLifetime life)
     {
         using var end = CancellationTokenSource.CreateLinkedTokenSource(

@@ -12,7 +12,8 @@ namespace Hepno.Web.Held;
 /// <param name="Remedy">What would help.</param>
 internal sealed record CopyTrouble(Instant Since, string Why, string Remedy);
 
-/// <summary>Makes, tries and puts back the shop's copies while it runs. What fails is told on every screen until one succeeds, and stops nothing.</summary>
+/// <summary>Makes, tries and puts back the shop's copies while it runs. What fails is told on every screen until one
+/// succeeds, and stops nothing.</summary>
 internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
 {
     private const string Uploaded = "uploaded-";
@@ -37,7 +38,8 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
 
     public CopySettings Settings() => shop.Db.Read(CopyingStore.Get);
 
-    /// <summary>Sees that there is a good copy of today wherever one is wanted, thins the old ones, and once a month puts one back aside.</summary>
+    /// <summary>Sees that there is a good copy of today wherever one is wanted, thins the old ones, and once a month
+    /// puts one back aside.</summary>
     public void Look()
     {
         lock (gate)
@@ -207,14 +209,16 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
         {
             var m = Checked(newest.Name);
             said =
-                $"{newest.Name} was put back aside: {m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files, every row as it was copied.";
+                $"{newest.Name} was put back aside: {m.Data.Orders} orders, {m.Data.Customers} customers, "
+                + $"{m.Files.Count} files, every row as it was copied.";
         }
         catch (Exception failed) when (failed is UnfitCopyException or IOException)
         {
             LogFailed(failed, newest.Name);
             (well, said) = (
                 false,
-                $"{newest.Name} could not be put back aside: {(failed is UnfitCopyException unfit ? unfit.Why : failed.Message)}"
+                $"{newest.Name} could not be put back aside: "
+                    + $"{(failed is UnfitCopyException unfit ? unfit.Why : failed.Message)}"
             );
             looked.Clear();
         }

@@ -19,7 +19,8 @@ using NodaTime;
 
 namespace Hepno.Web.Held;
 
-/// <summary>The shop as the program has it open: its database, its clock, and what is kept while nothing changed.</summary>
+/// <summary>The shop as the program has it open: its database, its clock, and what is kept while nothing
+/// changed.</summary>
 internal sealed class OpenShop(Db db, ShopClock clock)
 {
     private const int MostFrozen = 500;
@@ -75,7 +76,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
             Identity = ShopIdentity.Default with { TimeZone = ShopClock.MachineZone },
         };
 
-    /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
+    /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of
+    /// them changed.</summary>
     public ShopBook Book(SqliteConnection connection)
     {
         var seq = (ChangeStore.LastOf(connection, BookKinds), LearnedStore.Stamp(connection));
@@ -170,7 +172,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         (kept, open, ribbon, curves, artworks) = (null, null, null, null, null);
     }
 
-    /// <summary>Something read from the whole shop on one day; read again only after anything of the shop's changed.</summary>
+    /// <summary>Something read from the whole shop on one day; read again only after anything of the shop's
+    /// changed.</summary>
     /// <param name="connection">The transaction.</param>
     /// <param name="read">Reads it.</param>
     /// <param name="isWhole">False while it is not all there yet: then it is read again the next time.</param>
@@ -190,7 +193,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         return found;
     }
 
-    /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the shop's changed: of a press never measured that is every piece it ever pressed.</summary>
+    /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the
+    /// shop's changed: of a press never measured that is every piece it ever pressed.</summary>
     public IReadOnlyList<(OrderId OrderId, LineId LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
         PressId pressId,
@@ -309,7 +313,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         return (curves = new(key, new())).Curves;
     }
 
-    /// <summary>Every way at every quantity of a line; found anew only after the order, the shop's figures or what hours are worth changed.</summary>
+    /// <summary>Every way at every quantity of a line; found anew only after the order, the shop's figures or what
+    /// hours are worth changed.</summary>
     public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
         var theirs = book.For(c.Customer);
@@ -329,7 +334,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         return found;
     }
 
-    /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its method cannot do it any more.</summary>
+    /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its
+    /// method cannot do it any more.</summary>
     public IReadOnlyList<(LineCase Line, Band Band)> Chosen(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
     {
         if (!c.IsComplete || book.Presses.Count == 0)
@@ -367,7 +373,8 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         ];
     }
 
-    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
+    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why
+    /// the method cannot.</summary>
     public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(
         OrderCase c,
         ShopBook book,

@@ -1,6 +1,7 @@
 namespace Hepno.Web.Held;
 
-/// <summary>Which pieces of a run are in whose hands, so that no two devices are offered the same one. In memory alone: after a restart each device says again what it has.</summary>
+/// <summary>Which pieces of a run are in whose hands, so that no two devices are offered the same one. In memory alone:
+/// after a restart each device says again what it has.</summary>
 /// <param name="time">The clock it is measured by.</param>
 public sealed class PiecesInHand(TimeProvider time)
 {

@@ -53,7 +53,8 @@ public sealed record RecostView(
     string Trouble = ""
 );
 
-/// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is changed by it.</summary>
+/// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is
+/// changed by it.</summary>
 internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
 {
     private const int MostShown = 200;

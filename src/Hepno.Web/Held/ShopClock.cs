@@ -5,7 +5,8 @@ using NodaTime.TimeZones;
 
 namespace Hepno.Web.Held;
 
-/// <summary>The only clock: instants in UTC, and the shop's wall clock. For pictures and tests <c>--now</c> holds it still and <c>--from</c> sets where it begins to run.</summary>
+/// <summary>The only clock: instants in UTC, and the shop's wall clock. For pictures and tests <c>--now</c> holds it
+/// still and <c>--from</c> sets where it begins to run.</summary>
 internal sealed class ShopClock(IConfiguration configuration, TimeProvider time)
 {
     private readonly Instant? held = At(configuration["Hepno:Now"]);

@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace Hepno.Web.Host;
 
-/// <summary>The verbs backup, restore and back: they work on the data folder itself, also while a server runs on it (backup) or only while none does.</summary>
+/// <summary>The verbs backup, restore and back: they work on the data folder itself, also while a server runs on it
+/// (backup) or only while none does.</summary>
 internal static class CopyVerbs
 {
     private const string Yes = "--yes";
@@ -77,7 +78,8 @@ internal static class CopyVerbs
         if (code == 0)
         {
             Console.WriteLine(
-                $"Its data is of version {before.Manifest!.Data.Version}: start the Hepno that wrote it. This one would bring it up again."
+                $"Its data is of version {before.Manifest!.Data.Version}: start the Hepno that wrote it. This "
+                    + "one would bring it up again."
             );
         }
         return code;
@@ -87,7 +89,9 @@ internal static class CopyVerbs
     {
         using var copy = Restoring.Unpack(source, data, Path.GetDirectoryName(Path.GetFullPath(data))!);
         Console.WriteLine(
-            $"This would put back {Said(copy.Manifest)}; made {copy.Manifest.MadeAt.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)} UTC. Every part of it was checked."
+            $"This would put back {Said(copy.Manifest)}; made "
+                + $"{copy.Manifest.MadeAt.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)} UTC. Every part "
+                + "of it was checked."
         );
         if (File.Exists(Db.File(data)) && !sure && !Asked($"Put it in place of what is in {data}? Type yes: "))
         {

@@ -81,7 +81,8 @@ internal static class Shell
 
     private static WebApplication Build(string[] args)
     {
-        // "--demo --port 0" would read as demo = "--port"; and a bare key would also be read from the environment (PORT, DATA, HOST)
+        // "--demo --port 0" would read as demo = "--port"; and a bare key would also be read from the environment
+        // (PORT, DATA, HOST)
         args = [.. args.Select(a => a is "--demo" or "--lan" ? $"{a}=true" : a)];
         var builder = WebApplication.CreateBuilder(args);
         builder.Configuration.AddCommandLine(
@@ -118,7 +119,8 @@ internal static class Shell
         return app;
     }
 
-    // the first call takes more than a second, while all calls are made ready: it is the program's own, so that nobody waits for it
+    // the first call takes more than a second, while all calls are made ready: it is the program's own, so that nobody
+    // waits for it
     private static async Task Ready(WebApplication app, Listening reach)
     {
         var server = app.Services.GetRequiredService<IServer>();
@@ -142,7 +144,8 @@ internal static class Shell
     private static string OnTheLan(IReadOnlyList<string> urls) =>
         urls.Count == 0
             ? "This machine has no address on a private network: other devices cannot reach it."
-            : $"Other devices of the shop find it at {string.Join(" or ", urls)}\n{QrCode.Terminal(urls[0])}Let each in once: Numbers, Let a device in. Never forward this port to the internet.";
+            : $"Other devices of the shop find it at {string.Join(" or ", urls)}\n{QrCode.Terminal(urls[0])}Let "
+                + "each in once: Numbers, Let a device in. Never forward this port to the internet.";
 
     private static void Services(WebApplicationBuilder builder, string data)
     {
@@ -342,7 +345,8 @@ internal sealed class OpenStore(
 
     public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
 
-    // the open orders and their plan take a second to read the first time: done while the calls are made ready, so that the first screen need not wait for it
+    // the open orders and their plan take a second to read the first time: done while the calls are made ready, so that
+    // the first screen need not wait for it
     private void ReadAhead()
     {
         try

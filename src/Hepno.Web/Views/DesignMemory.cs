@@ -40,7 +40,8 @@ internal sealed record PressedWith(
     IReadOnlyList<string> Reasons
 );
 
-/// <summary>What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out well.</summary>
+/// <summary>What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out
+/// well.</summary>
 /// <param name="Versions">Its pictures, the newest first.</param>
 /// <param name="Pressed">When and how it was pressed, the newest first.</param>
 internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IReadOnlyList<PressedWith> Pressed)
@@ -109,7 +110,8 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
                     c.Order.Id,
                     c.Order.Code,
                     day(c.Order.Facts.Pressing.StartedAt!.Value),
-                    $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, {Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
+                    $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, "
+                        + $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
                     $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}",
                     line.Band.Made,
                     Settings(d.Recipe, f),
@@ -122,5 +124,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
     }
 
     private static string Settings(Recipe r, FigureFormat f) =>
-        $"{Shown.Temperature(r.TemperatureF, f)}, {r.DwellSeconds:0} s, {r.Pressure}, {r.Peel.ToString().ToLowerInvariant()} peel{(r.SecondPressSeconds > 0 ? $", {r.SecondPressSeconds:0} s again" : "")}";
+        $"{Shown.Temperature(r.TemperatureF, f)}, {r.DwellSeconds:0} s, {r.Pressure}, "
+        + $"{r.Peel.ToString().ToLowerInvariant()} "
+        + $"peel{(r.SecondPressSeconds > 0 ? $", {r.SecondPressSeconds:0} s again" : "")}";
 }

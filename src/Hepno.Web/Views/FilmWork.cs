@@ -22,7 +22,8 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     /// <summary>Prints in no batch yet.</summary>
     public int Waiting => Math.Max(0, Plan.Bought - Cured);
 
-    /// <summary>True when they are ticked off as made: they wait for no printer any more, only for their batch to be noted.</summary>
+    /// <summary>True when they are ticked off as made: they wait for no printer any more, only for their batch to be
+    /// noted.</summary>
     public bool Made =>
         Order.Order.Facts.Gathering.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt
             is not null;
@@ -66,7 +67,8 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         ];
     }
 
-    /// <summary>One place of an order, whatever station it stands at; null when the order, as quoted now, has no such film.</summary>
+    /// <summary>One place of an order, whatever station it stands at; null when the order, as quoted now, has no such
+    /// film.</summary>
     public static FilmPrints? Find(
         SqliteConnection c,
         OpenShop shop,

@@ -12,7 +12,8 @@ namespace Hepno.Web.Views;
 /// <param name="MakespanSeconds">All pieces, s.</param>
 /// <param name="Busy">How busy hands and press are, in words.</param>
 /// <param name="TooLong">How much is pressed too long, in words.</param>
-/// <param name="Order">In which order placements and second presses come, in words; empty where there is no choice.</param>
+/// <param name="Order">In which order placements and second presses come, in words; empty where there is no
+/// choice.</param>
 /// <param name="Events">What happens in the first minutes, in order.</param>
 public sealed record FloorWayView(
     FloorPolicy Policy,
@@ -139,7 +140,8 @@ public sealed record FloorSimulationView(
             $"{Shown.Number(found.MakespanSeconds / job.Pieces, 0, f)} s",
             Shown.Duration(found.MakespanSeconds),
             found.MakespanSeconds,
-            $"hands busy {Shown.Number(found.HandsShare * 100, 0, f)}% of the time, press {Shown.Number(found.PressShare * 100, 0, f)}%, {found.LargestRack} on the rack at most",
+            $"hands busy {Shown.Number(found.HandsShare * 100, 0, f)}% of the time, press "
+                + $"{Shown.Number(found.PressShare * 100, 0, f)}%, {found.LargestRack} on the rack at most",
             found.OverDwellSum == 0
                 ? "nothing is pressed too long"
                 : $"at most {Shown.Number(found.OverDwellLargest, 0, f)} s too long, within the slack",

@@ -177,8 +177,10 @@ internal sealed record LearningView(
             .ToList();
         var sentence =
             c.Key == "hands"
-                ? $"Your hands take {Shown.Number(c.Learned * 100, 0, f)}% of the standard at the press; {Shown.Number(c.Now * 100, 0, f)}% is set. {c.Seen} timings."
-                : $"{DecorationMethods.Find(c.MethodId)!.Name}: {Shown.Number(c.Learned * 100, 1, f)} in 100 attempts are spoiled; {Shown.Number(c.Now * 100, 1, f)} is set. {c.Seen} attempts.";
+                ? $"Your hands take {Shown.Number(c.Learned * 100, 0, f)}% of the standard at the press; "
+                    + $"{Shown.Number(c.Now * 100, 0, f)}% is set. {c.Seen} timings."
+                : $"{DecorationMethods.Find(c.MethodId)!.Name}: {Shown.Number(c.Learned * 100, 1, f)} in 100 "
+                    + $"attempts are spoiled; {Shown.Number(c.Now * 100, 1, f)} is set. {c.Seen} attempts.";
         return new(c.Key, c.MethodId, sentence, c.Learned, effects);
     }
 

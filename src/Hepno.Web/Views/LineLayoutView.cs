@@ -5,7 +5,8 @@ using NodaTime;
 
 namespace Hepno.Web.Views;
 
-/// <summary>The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give it.</summary>
+/// <summary>The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give
+/// it.</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="FilmId">On whose film.</param>
 /// <param name="On">The roll ("roll") or which sheet of it.</param>
@@ -16,7 +17,8 @@ namespace Hepno.Web.Views;
 /// <param name="Figures">Length, cost and the least possible.</param>
 /// <param name="Shares">Each design's part, both ways.</param>
 /// <param name="ShareCaution">What to mind about equal shares; empty where designs are of like size.</param>
-/// <param name="Room">What would go into the room already paid for, and into the next step: the line's designs, and what the shop keeps on hand and has too few of.</param>
+/// <param name="Room">What would go into the room already paid for, and into the next step: the line's designs, and
+/// what the shop keeps on hand and has too few of.</param>
 /// <param name="Lying">Transfers of the line's designs that lie in the drawer.</param>
 /// <param name="Next">The next step or sheet.</param>
 /// <param name="Choices">Everything it could be laid on, the least money first.</param>
@@ -27,9 +29,11 @@ namespace Hepno.Web.Views;
 /// <param name="Together">Numbers of other orders whose film is bought on this layout.</param>
 /// <param name="Joins">Waiting orders on the same film that could be bought with it.</param>
 /// <param name="IsOwn">True for the roll of the shop's own printer: nothing of it is ordered.</param>
-/// <param name="IsByOutline">True when prints are laid by their own outlines: they may lie in one another's empty corners.</param>
+/// <param name="IsByOutline">True when prints are laid by their own outlines: they may lie in one another's empty
+/// corners.</param>
 /// <param name="HasOutlines">True when a print leaves corners of its box empty.</param>
-/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is, and where all are anyway.</param>
+/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none
+/// is, and where all are anyway.</param>
 public sealed record LineLayoutView(
     LineId LineId,
     string FilmId,
@@ -158,7 +162,8 @@ public sealed record LayoutShare(
 /// <param name="Name">Its name.</param>
 /// <param name="Free">Into what is billed already.</param>
 /// <param name="Next">Into the next step or sheet, those in it.</param>
-/// <param name="Wanted">For what the shop keeps on hand: how many more it would like to have; null for a design of the line.</param>
+/// <param name="Wanted">For what the shop keeps on hand: how many more it would like to have; null for a design of the
+/// line.</param>
 /// <param name="OnHand">How many of it lie in the drawer.</param>
 /// <param name="Fills">How many of it would be laid into the free room.</param>
 public sealed record LayoutRoom(string Key, string Name, int Free, int Next, int? Wanted, int OnHand, int Fills);
@@ -227,9 +232,12 @@ public sealed record LayoutChoice(string FilmId, string On, string Text, Figure?
 /// <param name="Copies">Where every copy lies, the moved one where it snapped to.</param>
 /// <param name="Figures">What it comes to.</param>
 /// <param name="Problems">What is wrong with it; empty for a sound layout.</param>
-/// <param name="More">Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.</param>
-/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is.</param>
-/// <param name="InAll">Money it costs more with the cutting counted on both sides; negative where it saves, null where one of them cannot be billed.</param>
+/// <param name="More">Money it costs more than the layout that is there; negative where it saves, null where one of
+/// them cannot be billed.</param>
+/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none
+/// is.</param>
+/// <param name="InAll">Money it costs more with the cutting counted on both sides; negative where it saves, null where
+/// one of them cannot be billed.</param>
 public sealed record TriedLayout(
     IReadOnlyList<LaidCopy> Copies,
     LayoutFigures Figures,

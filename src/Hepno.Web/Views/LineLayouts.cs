@@ -45,7 +45,8 @@ internal sealed record LineOnFilm(
     bool IsTrimmed
 )
 {
-    /// <summary>A print's own outline; null where it fills its box, where only figures were typed, and where each piece has its own text.</summary>
+    /// <summary>A print's own outline; null where it fills its box, where only figures were typed, and where each piece
+    /// has its own text.</summary>
     public IReadOnlyList<OutlinePart>? OutlineOf(string key) =>
         Prints.FirstOrDefault(p => p.Key == key) is { Print.Print.Own: not OwnText.None }
             ? null
@@ -76,7 +77,9 @@ internal static class LineLayouts
     private const int MostRoom = 200;
     private const double Rounding = 1e-6;
 
-    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
+    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or
+    /// boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for
+    /// layouts or its prints do not go on it.</summary>
     public static LineOnFilm Film(
         SqliteConnection connection,
         OpenShop shop,
@@ -312,7 +315,8 @@ internal static class LineLayouts
         );
     }
 
-    /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
+    /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies
+    /// stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
         var found =
@@ -374,7 +378,8 @@ internal static class LineLayouts
     }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
-        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
+        $"{film.Supplier} {film.Product.ToLowerInvariant()}, "
+        + $"{(on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
 
     /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
     public static string NameOf(LineOnFilm l, string key) =>
@@ -473,7 +478,9 @@ internal static class LineLayouts
         var small = designs.MinBy(d => d.AreaIn2);
         return small is null || shares.Count == 0 || small.AreaIn2 >= designs.Max(d => d.AreaIn2) * Third
             ? ""
-            : $"Never price {NameOf(l, small.Id).ToLowerInvariant()} alone from equal shares: {Shown.Money(shares.First(s => s.Key == small.Id).Equally.Value, f)} for {Shown.Size(small.WidthIn, small.HeightIn, f)}.";
+            : $"Never price {NameOf(l, small.Id).ToLowerInvariant()} alone from equal shares: "
+                + $"{Shown.Money(shares.First(s => s.Key == small.Id).Equally.Value, f)} for "
+                + $"{Shown.Size(small.WidthIn, small.HeightIn, f)}.";
     }
 
     private static LaidDesignView Drawn(LineOnFilm l, LaidDesign d)

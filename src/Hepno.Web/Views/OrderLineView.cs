@@ -15,11 +15,14 @@ namespace Hepno.Web.Views;
 /// <param name="Colourway">Its colour, or null.</param>
 /// <param name="Problems">What in it blocks comparing.</param>
 /// <param name="MethodId">The method chosen, or null.</param>
-/// <param name="Prints">Every print as it is made on the sizes of the run; empty while garment or sizes are not said.</param>
+/// <param name="Prints">Every print as it is made on the sizes of the run; empty while garment or sizes are not
+/// said.</param>
 /// <param name="Drawn">Where its prints lie, size by size; empty while no garment is said.</param>
-/// <param name="Notices">Prints larger than customary, what may be a slip of the pen in its list of names, and what its neck label lacks.</param>
+/// <param name="Notices">Prints larger than customary, what may be a slip of the pen in its list of names, and what its
+/// neck label lacks.</param>
 /// <param name="Labels">Its neck labels, size by size; empty for none.</param>
-/// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said; and those where a print is asked.</param>
+/// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is
+/// said; and those where a print is asked.</param>
 /// <param name="Last">How it was made and sold before, when it is asked for again; else null.</param>
 public sealed record OrderLineView(
     string Id,
@@ -71,7 +74,8 @@ public sealed record LastTimeView(decimal Each, string Said)
         var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId.Text;
         return new(
             t.Each,
-            $"Last time, in {t.Code} of {Shown.DayAndYear(WallClock.Day(t.At, n.Identity.TimeZone), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
+            $"Last time, in {t.Code} of {Shown.DayAndYear(WallClock.Day(t.At, n.Identity.TimeZone), n.Format)}: "
+                + $"{char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
         );
     }
 }

@@ -15,7 +15,8 @@ namespace Hepno.Web.Views;
 /// <param name="Slip">The slip.</param>
 /// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
 /// <param name="Deposit">Deposit the quote asks for.</param>
-/// <param name="Cautions">What the machines warn of that its prints are prepared on; empty before the list is made.</param>
+/// <param name="Cautions">What the machines warn of that its prints are prepared on; empty before the list is
+/// made.</param>
 public sealed record OrderView(
     string Id,
     long Version,

@@ -116,8 +116,10 @@ internal static class OrderViews
                 : "the ask, and what may be spoiled where they are sent";
         var landed = LandedBlank.Reckon(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var sentence =
-            $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.IsNone).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
+        var prints = band
+            .Decorations.Where(d => d.Finishes.IsNone)
+            .Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}");
+        var sentence = $"{string.Join(" and ", prints)}: {band.Made}";
         return new(
             line.Asked.Id,
             band,
@@ -247,7 +249,8 @@ internal static class OrderViews
         );
     }
 
-    /// <summary>What an order came to, with what an hour of hands earned and should have; null before it is handed over.</summary>
+    /// <summary>What an order came to, with what an hour of hands earned and should have; null before it is handed
+    /// over.</summary>
     public static (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? HeldOf(
         OrderCase c
     )
@@ -290,7 +293,8 @@ internal static class OrderViews
     // a cold spot is said before what the maker warns of: it spoils prints quietly
     private static string Cautions(Press press) =>
         press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots(press.ColdBelowF) is { Count: > 0 } cold
-            ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}"
+            ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. "
+                + $"{press.Cautions}"
             : press.Cautions;
 
     // a test, or that there is none, is said before what the recipe warns of
@@ -434,7 +438,8 @@ internal static class OrderViews
             notes.Add(
                 new(
                     $"{way.Parcels} × {way.Packaging.Name.ToLowerInvariant()}",
-                    $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, {way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."
+                    $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, "
+                        + $"{way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."
                 )
             );
         }
@@ -454,7 +459,8 @@ internal static class OrderViews
         );
         yield return new(
             Shown.Money(b.CostShown, f),
-            $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at six in a hundred."
+            $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at "
+                + "six in a hundred."
         );
         var extended = line
             .Style.Sizes.Where(s => s.Surcharge > 0 && q.AskOf(line).Sizes.Any(a => a.Size == s.Name))
@@ -463,14 +469,22 @@ internal static class OrderViews
         {
             yield return new(
                 string.Join(", ", extended.Select(s => s.Name)),
-                $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; {(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}."
+                $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; "
+                    + $"{(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}."
             );
         }
         if (b.Cliff is { } cliff)
         {
+            var advice = q.Numbers.Prices.Inversion switch
+            {
+                InversionRule.OfferLarger => "Offer them.",
+                InversionRule.GivePiece => "Give them, or charge no dearer.",
+                _ => "Charged no dearer.",
+            };
             yield return new(
                 $"{cliff.Pieces} cost less",
-                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Prices.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}"
+                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than "
+                    + $"{q.AskOf(line).Pieces}: a price break. {advice}"
             );
         }
         if (b.OverMark > 0)

@@ -58,7 +58,8 @@ internal static class PlacementViews
             Shown.Length(p.FromSeamIn, f),
             $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}",
             Aside(p) != 0
-                ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's {(Aside(p) > 0 ? "left" : "right")}"
+                ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's "
+                    + $"{(Aside(p) > 0 ? "left" : "right")}"
                 : "",
             p.Where,
             place.IsAbove,

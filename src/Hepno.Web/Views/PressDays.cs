@@ -142,7 +142,8 @@ internal static class PressDays
                 .Select(x =>
                     x.Now.Parts.Count == 0
                         ? $"{x.Now.Work.Code} has no place: {x.Now.Why}."
-                        : $"{x.Now.Work.Code} ready {Shown.Moment(x.Now.ReadyAt, f)} instead of {Shown.Moment(x.Then.ReadyAt, f)}{(x.Now.LateMinutes > 0 ? $", {Shown.Duration(x.Now.LateMinutes * 60)} late" : "")}."
+                        : $"{x.Now.Work.Code} ready {Shown.Moment(x.Now.ReadyAt, f)} instead of "
+                            + $"{Shown.Moment(x.Then.ReadyAt, f)}{(x.Now.LateMinutes > 0 ? $", {Shown.Duration(x.Now.LateMinutes * 60)} late" : "")}."
                 ),
         ];
 

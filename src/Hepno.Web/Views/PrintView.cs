@@ -94,7 +94,8 @@ public sealed record PrintView(
 /// <param name="WidestIn">The widest that its largest size takes, in.</param>
 /// <param name="HeightIn">A customary height for the widest, in.</param>
 /// <param name="TakesLayers">True where one print may lie on another.</param>
-/// <param name="Offered">False where it is not offered for this garment, and a print is asked there all the same.</param>
+/// <param name="Offered">False where it is not offered for this garment, and a print is asked there all the
+/// same.</param>
 public sealed record PlaceView(
     string Id,
     string Name,

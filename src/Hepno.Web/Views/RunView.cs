@@ -24,11 +24,13 @@ namespace Hepno.Web.Views;
 /// <param name="Where">Distance from a seam, in words.</param>
 /// <param name="OnSizes">How large and where on each size of the run.</param>
 /// <param name="Own">True where each piece has its own name or number.</param>
-/// <param name="Dial">What to set the press's dial to for that pressure, as shown; empty while it was not noted for this thickness, platen and pillow.</param>
+/// <param name="Dial">What to set the press's dial to for that pressure, as shown; empty while it was not noted for
+/// this thickness, platen and pillow.</param>
 /// <param name="Under">What to lay under the print and because of what; empty when it lies flat.</param>
 /// <param name="Work">What is done where nothing is pressed: "Stitch", "Count"; empty at a press.</param>
 /// <param name="At">Its place of work where that is another than the line's; else empty.</param>
-/// <param name="Checks">What to look for on the first piece: what its artwork was doubted for, and a code to scan.</param>
+/// <param name="Checks">What to look for on the first piece: what its artwork was doubted for, and a code to
+/// scan.</param>
 public sealed record RunPassView(
     int Pass,
     string Place,

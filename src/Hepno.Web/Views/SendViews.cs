@@ -46,12 +46,11 @@ internal static class SendViews
         var balance = OrderBalance.Reckon(c);
         var due = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
-        var pay =
-            due > 0
-                ? $" {Shown.Money(due, f)} {(c.Customer is { AccountDays: > 0 } on ? $"goes on your account, {on.AccountDays} days" : q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}."
-                : " Everything is paid.";
+        var pay = due > 0 ? $"{Shown.Money(due, f)} {HowPaid(c, q)}." : "Everything is paid.";
+        var whom = c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name;
         var message =
-            $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.Identity.Name}, {q.Numbers.Identity.Contact}";
+            $"Hello {whom}, your order {c.Order.Code} ({c.What}) {ready}. {pay} "
+            + $"{q.Numbers.Identity.Name}, {q.Numbers.Identity.Contact}";
         return new(
             ways,
             ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.Packing.ParcelMinutes,
@@ -62,10 +61,22 @@ internal static class SendViews
             [
                 .. facts.Sending.Parts.Select(
                     (p, i) =>
-                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(WallClock.Local(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
+                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} "
+                        + $"{(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, "
+                        + $"{Shown.Moment(WallClock.Local(p.At, q.Numbers.Identity.TimeZone), f)}, "
+                        + $"{Shown.Money(p.Taken, f)} taken"
                 ),
             ]
         );
+    }
+
+    private static string HowPaid(OrderCase c, FrozenQuote q)
+    {
+        if (c.Customer is { AccountDays: > 0 } on)
+        {
+            return $"goes on your account, {on.AccountDays} days";
+        }
+        return q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves";
     }
 
     /// <summary>A label for each parcel; refused when it is collected or there is no address.</summary>

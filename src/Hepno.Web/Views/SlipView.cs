@@ -117,7 +117,8 @@ public sealed record SlipView(
             var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
             var each =
                 whole.Count == 1
-                    ? $"{pieces} × {Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}"
+                    ? $"{pieces} × "
+                        + $"{Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}"
                     : $"{whole.Count} lines";
             var postage = c.Frozen?.Postage ?? PostageOnTop(c, book);
             each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
@@ -163,7 +164,8 @@ public sealed record SlipView(
                     new(
                         Profit,
                         Shown.Money(profit, f),
-                        $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"
+                        $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, "
+                            + $"{Shown.Duration((double)hands)} of hands"
                     )
                 );
                 (hero, heroNote) = (
@@ -303,7 +305,8 @@ public sealed record SlipView(
                 return new(
                     "run",
                     facts.Pressing.StartedAt is null
-                        ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.For(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
+                        ? $"Press {c.Order.Ask.Pieces} "
+                            + $"{(c.Lines.Count == 1 ? GarmentNouns.For(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
                         : "Back to the run",
                     ""
                 );

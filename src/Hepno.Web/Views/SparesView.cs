@@ -8,12 +8,14 @@ using NodaTime;
 
 namespace Hepno.Web.Views;
 
-/// <summary>What spare blanks would do for a line, what lies in the shop and what its supplier lacks, in words.</summary>
+/// <summary>What spare blanks would do for a line, what lies in the shop and what its supplier lacks, in
+/// words.</summary>
 internal static class SparesView
 {
     /// <summary>The sentences of a line.</summary>
     /// <param name="ask">The line in hand.</param>
-    /// <param name="bought">Blanks bought of each of its sizes: more than its pieces where some may be spoiled elsewhere.</param>
+    /// <param name="bought">Blanks bought of each of its sizes: more than its pieces where some may be spoiled
+    /// elsewhere.</param>
     /// <param name="spoiled">How often a piece is spoiled, and how often all are to come out.</param>
     /// <param name="today">The shop's day.</param>
     /// <param name="f">How figures are written.</param>
@@ -27,8 +29,9 @@ internal static class SparesView
     {
         var (style, sizes) = (ask.Style, ask.Sizes);
         var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + style.SurchargeOf(s.Size))).ToList();
-        var chance =
-            $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], spoiled.Failure) * 100, 0, f)} times in 100 all come out";
+        string InAHundred(IReadOnlyList<int> spares) =>
+            $"{Shown.Number(Overage.ChanceToComplete(needs, spares, spoiled.Failure) * 100, 0, f)} times in 100";
+        var chance = $"{InAHundred([.. needs.Select(_ => 0)])} all come out";
         if (ask.Theirs)
         {
             return $"Their own garments, none to spare: {chance}. Ask for a spare of each size.";
@@ -38,7 +41,8 @@ internal static class SparesView
             more > 0
                 ?
                 [
-                    $"{more} of them may be spoiled where they are sent: {Shown.Number(Overage.ChanceToComplete(needs, [.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)], spoiled.Failure) * 100, 0, f)} times in 100 enough come back.",
+                    $"{more} of them may be spoiled where they are sent: "
+                        + $"{InAHundred([.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)])} enough come back.",
                 ]
                 : Without(needs, sizes, chance, spoiled, f);
         var lying = bought
@@ -78,7 +82,8 @@ internal static class SparesView
             $"No spare blanks: {chance}.",
             spares.Sum() == 0
                 ? "That is enough."
-                : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it {spoiled.Complete * 100:0.##}.",
+                : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} "
+                    + $"more, {Shown.Money(cost, f)}, would make it {spoiled.Complete * 100:0.##}.",
         ];
     }
 }

@@ -136,5 +136,6 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
     private static string Said(VinylRemnant? piece, double widthIn, double lengthIn, FigureFormat f) =>
         piece is null
             ? Shown.Size(widthIn, lengthIn, f)
-            : $"{piece.Colour}, {Shown.Size(widthIn, lengthIn, f)}, since {Shown.Day(piece.Since, f)}{(piece.From.Length > 0 ? $", of {piece.From}" : "")}";
+            : $"{piece.Colour}, {Shown.Size(widthIn, lengthIn, f)}, since "
+                + $"{Shown.Day(piece.Since, f)}{(piece.From.Length > 0 ? $", of {piece.From}" : "")}";
 }

@@ -4,7 +4,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Web.Wire;
 
-/// <summary>Two devices changed the same thing: both versions and the fields that collide; and both ways to keep what does not: with theirs, or with yours, where both changed the same.</summary>
+/// <summary>Two devices changed the same thing: both versions and the fields that collide; and both ways to keep what
+/// does not: with theirs, or with yours, where both changed the same.</summary>
 internal static class Collision
 {
     private const string Id = "id";
@@ -47,7 +48,9 @@ internal static class Collision
         );
     }
 
-    // a null may be a field said to be nothing, so whether the state before is known is said apart; three-way: what only one side changed stands as that side has it; objects are merged by field, lists of things with an id by thing
+    // a null may be a field said to be nothing, so whether the state before is known is said apart; three-way: what
+    // only one side changed stands as that side has it; objects are merged by field, lists of things with an id by
+    // thing
     private static JsonNode? Merged(
         JsonNode? yours,
         JsonNode? theirs,

@@ -6,7 +6,8 @@ using Microsoft.AspNetCore.Http.Metadata;
 
 namespace Hepno.Web.Wire;
 
-/// <summary>What every call is held to before its handler runs: names in its address that can be kept, days of a calendar, a body where one is needed.</summary>
+/// <summary>What every call is held to before its handler runs: names in its address that can be kept, days of a
+/// calendar, a body where one is needed.</summary>
 internal static class Edge
 {
     public const long LargestBody = 1_000_000;
@@ -64,7 +65,8 @@ internal static class Edge
         return next(context);
     }
 
-    /// <summary>The value a path of the serializer names in the body at hand, as it was typed; empty where it cannot be told.</summary>
+    /// <summary>The value a path of the serializer names in the body at hand, as it was typed; empty where it cannot be
+    /// told.</summary>
     public static async Task<string> Typed(HttpRequest request, string path)
     {
         if (!request.Body.CanSeek || path.Length == 0)

@@ -23,7 +23,8 @@ internal sealed class UnfitJsonException(string field, string what, string remed
     public string Remedy { get; } = remedy;
 }
 
-/// <summary>What every body is held to, whichever call it comes with: text that can be kept, numbers that can be reckoned with, days of a calendar a shop lives in, lists without holes.</summary>
+/// <summary>What every body is held to, whichever call it comes with: text that can be kept, numbers that can be
+/// reckoned with, days of a calendar a shop lives in, lists without holes.</summary>
 internal static class EdgeJson
 {
     /// <summary>The largest number taken, either way: beyond it products of a few lose all meaning.</summary>
@@ -35,7 +36,8 @@ internal static class EdgeJson
     /// <summary>The last day a date may name.</summary>
     public static readonly LocalDate Latest = new(2199, 12, 31);
 
-    /// <summary>Holds what these options read to it. After reading, since converters would also change how each kind stands in the API document.</summary>
+    /// <summary>Holds what these options read to it. After reading, since converters would also change how each kind
+    /// stands in the API document.</summary>
     public static void Hold(JsonSerializerOptions json) =>
         json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Hold);
 

@@ -26,7 +26,8 @@ internal static class Json
         return TimesJson.Added(json);
     }
 
-    /// <summary>Leaves out what only kept documents hold: they carry a placement's place as it was; a call says its key.</summary>
+    /// <summary>Leaves out what only kept documents hold: they carry a placement's place as it was; a call says its
+    /// key.</summary>
     public static void WithoutPlaces(JsonSerializerOptions json) =>
         json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(type =>
         {

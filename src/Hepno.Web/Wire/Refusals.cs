@@ -152,7 +152,8 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             "unreadable-field",
             typed.Length == 0 ? $"\"{path}\" cannot be read." : $"\"{path}\" cannot be {typed}.",
             path,
-            "Look at its kind: a whole number, a number, text, a date like 2026-06-12, the shop's clock like 2026-06-12T14:00, or one of the words of the API document."
+            "Look at its kind: a whole number, a number, text, a date like 2026-06-12, the shop's clock like "
+                + "2026-06-12T14:00, or one of the words of the API document."
         );
     }
 

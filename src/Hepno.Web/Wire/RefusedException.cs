@@ -3,7 +3,8 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Web.Wire;
 
-/// <summary>A request that is refused; thrown inside a write it also takes the write back. <see cref="Refusals"/> turns it into problem details.</summary>
+/// <summary>A request that is refused; thrown inside a write it also takes the write back. <see cref="Refusals"/> turns
+/// it into problem details.</summary>
 internal sealed class RefusedException(
     int status,
     IReadOnlyList<Problem> problems,
