@@ -94,11 +94,24 @@ public static class LayoutDrawing
                     continue;
                 }
                 var design = (string?)e.Attribute("data-design");
-                var key =
-                    design is not null ? (design, true)
-                    : of is { IsNamed: true } ? of
-                    : e.Attribute("id") is { } id ? (id.Value, false)
-                    : of;
+                (string Key, bool IsNamed)? key;
+                if (design is not null)
+                {
+                    key = (design, true);
+                }
+                else if (of is { IsNamed: true })
+                {
+                    key = of;
+                }
+                else if (e.Attribute("id") is { } id)
+                {
+                    key = (id.Value, false);
+                }
+                else
+                {
+                    key = of;
+                }
+
                 var at = outer.After(SvgTransform.Of((string?)e.Attribute("transform")));
                 if (name is "rect" or "image")
                 {
@@ -193,10 +206,20 @@ public static class LayoutDrawing
     private static double Number(XElement e, string name)
     {
         var text = ((string?)e.Attribute(name) ?? "0").Trim();
-        var value =
-            Inches(text) is { } inches ? inches * 96
-            : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var plain) ? plain
-            : double.NaN;
+        double value;
+        if (Inches(text) is { } inches)
+        {
+            value = inches * 96;
+        }
+        else if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var plain))
+        {
+            value = plain;
+        }
+        else
+        {
+            value = double.NaN;
+        }
+
         return double.IsFinite(value)
             ? value
             : throw new NotATableException(

@@ -98,18 +98,26 @@ public static class OrderStore
     {
         var folded = CustomerStore.Folded(text.Trim());
         var number = folded.StartsWith("t-", StringComparison.Ordinal) ? folded[2..] : folded;
-        var ids =
-            folded.Length == 0
-                ? connection.Query("SELECT id FROM orders ORDER BY number DESC LIMIT @most", Id, ("@most", most))
-            : number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit)
-                ? ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most)
-            : connection.Query(
+        List<string> ids;
+        if (folded.Length == 0)
+        {
+            ids = connection.Query("SELECT id FROM orders ORDER BY number DESC LIMIT @most", Id, ("@most", most));
+        }
+        else if (number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit))
+        {
+            ids = ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most);
+        }
+        else
+        {
+            ids = connection.Query(
                 "SELECT id FROM orders WHERE customer_id IN (SELECT id FROM customer WHERE instr(search, @text) "
                     + "> 0) ORDER BY number DESC LIMIT @most",
                 Id,
                 ("@text", folded),
                 ("@most", most)
             );
+        }
+
         return [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
     }
 

@@ -53,22 +53,26 @@ internal static class DocumentForm
             .SelectMany(c => c.GetParameters())
             .Any(p => string.Equals(p.Name, property.Name, StringComparison.OrdinalIgnoreCase));
 
-    private static string Plain(Type type, JsonSerializerOptions options) =>
-        type.IsEnum
-            ? string.Join(
-                "|",
-                Enum.GetValues(type)
-                    .Cast<object>()
-                    .Select(v => JsonSerializer.Serialize(v, type, options).Trim('"'))
-                    .Order(StringComparer.Ordinal)
-            )
-        : type == typeof(string) ? "text"
-        : type.IsAssignableTo(typeof(IId)) ? "text"
-        : type == typeof(bool) ? "flag"
-        : type == typeof(LocalDateTime) ? "wall"
-        : type == typeof(Instant) ? "instant"
-        : type == typeof(LocalDate) ? "day"
-        : type == typeof(LocalTime) ? "time"
-        : type == typeof(JsonElement) ? "document"
-        : "number";
+    private static readonly Dictionary<Type, string> Words = new()
+    {
+        [typeof(string)] = "text",
+        [typeof(bool)] = "flag",
+        [typeof(LocalDateTime)] = "wall",
+        [typeof(Instant)] = "instant",
+        [typeof(LocalDate)] = "day",
+        [typeof(LocalTime)] = "time",
+        [typeof(JsonElement)] = "document",
+    };
+
+    private static string Plain(Type type, JsonSerializerOptions options)
+    {
+        if (type.IsEnum)
+        {
+            var values = Enum.GetValues(type)
+                .Cast<object>()
+                .Select(v => JsonSerializer.Serialize(v, type, options).Trim('"'));
+            return string.Join("|", values.Order(StringComparer.Ordinal));
+        }
+        return type.IsAssignableTo(typeof(IId)) ? "text" : Words.GetValueOrDefault(type, "number");
+    }
 }

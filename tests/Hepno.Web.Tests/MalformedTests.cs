@@ -98,18 +98,17 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
         try
         {
             var problems = JsonDocument.Parse(text).RootElement.GetProperty("problems");
-            return problems.GetArrayLength() == 0 ? "without a problem"
-                : problems
-                    .EnumerateArray()
-                    .Any(p =>
-                        p.GetProperty("sentence").GetString()!.Trim().Length == 0
-                        || p.GetProperty("remedy").GetString()!.Trim().Length == 0
-                    )
-                    ? "without words"
-                : text.Contains("System.", StringComparison.Ordinal)
-                || text.Contains("Exception", StringComparison.Ordinal)
-                    ? "in the program's words"
-                : "";
+            if (problems.GetArrayLength() == 0)
+            {
+                return "without a problem";
+            }
+            bool Has(JsonElement problem, string part) => problem.GetProperty(part).GetString()!.Trim().Length > 0;
+            if (!problems.EnumerateArray().All(p => Has(p, "sentence") && Has(p, "remedy")))
+            {
+                return "without words";
+            }
+            string[] inside = ["System.", "Exception"];
+            return inside.Any(w => text.Contains(w, StringComparison.Ordinal)) ? "in the program's words" : "";
         }
         catch (Exception unread) when (unread is JsonException or KeyNotFoundException)
         {

@@ -227,12 +227,14 @@ internal sealed class ThinSearch
     }
 
     // beyond the box all is ground
-    private double Level(int x, int y) =>
-        x < 0 || y < 0 || x >= width || y >= height
-            ? gaps
-                ? 255
-                : 0
-            : level[(y * width) + x];
+    private double Level(int x, int y)
+    {
+        if (x < 0 || y < 0 || x >= width || y >= height)
+        {
+            return gaps ? 255 : 0;
+        }
+        return level[(y * width) + x];
+    }
 
     private Middle Join(Middle m)
     {

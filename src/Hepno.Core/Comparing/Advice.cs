@@ -72,11 +72,19 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
             $"{b.Name.ToLowerInvariant()} at {Shown.Money(b.Outcome.Price, f)}, cost {Shown.Money(b.CostShown, f)}";
         var others = comparison.Bands.Where(b => b.MethodId != methodId).Take(2).Select(Figures).ToList();
         var against = others.Count == 0 ? ", the only way that can" : $" against {string.Join(" and ", others)}";
-        var advised = comparison.Advice is { } a
-            ? a.MethodId == methodId
-                ? " As recommended."
-                : $" Recommended was {comparison.Bands.First(b => b.MethodId == a.MethodId).Name.ToLowerInvariant()}."
-            : "";
+        string advised;
+        if (comparison.Advice is { } a)
+        {
+            advised =
+                a.MethodId == methodId
+                    ? " As recommended."
+                    : $" Recommended was {comparison.Bands.First(b => b.MethodId == a.MethodId).Name.ToLowerInvariant()}.";
+        }
+        else
+        {
+            advised = "";
+        }
+
         return $"{char.ToUpperInvariant(chosen.Name[0])}{Figures(chosen)[1..]}{against}.{advised}{(own.Length > 0 ? $" {own}" : "")}";
     }
 
@@ -108,9 +116,11 @@ public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<st
                 : $"; as good as the same, and ready {Shown.Day(mine.Ready.Value, f)}";
         }
         var counted = worth.AnHour > 0 && worth.Beyond(best.LeftInAll!.Hours) != worth.Beyond(next.LeftInAll!.Hours);
-        return counted ? $"; beyond the free ones an hour of them earns {Shown.AnHour(worth.AnHour, f)} here otherwise"
-            : moreHands && mine.Left > theirs.Left ? "; worth it while you have the time"
-            : "";
+        if (counted)
+        {
+            return $"; beyond the free ones an hour of them earns {Shown.AnHour(worth.AnHour, f)} here otherwise";
+        }
+        return moreHands && mine.Left > theirs.Left ? "; worth it while you have the time" : "";
     }
 
     private static IEnumerable<string> GivenUp(Band best, List<Band> rivals, FigureFormat f)

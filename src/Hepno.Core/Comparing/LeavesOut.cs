@@ -30,18 +30,32 @@ public static class LeavesOut
             .. Unmeasured(ask, decorations, book),
         ];
 
-    private static string Sending(AskInHand ask, ShopBook book) =>
-        ask.Shipping is null ? "postage: the customer collects"
-        : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there"
-        : "the way to the carrier";
+    private static string Sending(AskInHand ask, ShopBook book)
+    {
+        if (ask.Shipping is null)
+        {
+            return "postage: the customer collects";
+        }
+        return LineCost.Packed(ask, book) is null
+            ? "postage: no parcel of the shop's carries it there"
+            : "the way to the carrier";
+    }
 
     // a spare costs what the others cost, its share of one parcel with it; the parcel it would really come in is more
-    private static string Spares(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
-        decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id)
-            ? "patterns drawn and graded, and the piece sewn to try them"
-        : decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted"
-        : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare"
-        : "spare blanks: one is counted as if it came in the same parcel; a parcel of its own and the delay are not";
+    private static string Spares(AskInHand ask, IReadOnlyList<DecorationPlan> decorations)
+    {
+        if (decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id))
+        {
+            return "patterns drawn and graded, and the piece sewn to try them";
+        }
+        if (decorations.Any(d => d.BringsBlank))
+        {
+            return "what comes back wrong: they make it again, the delay is not counted";
+        }
+        return ask.Theirs
+            ? "spoiled pieces: the customer's own garments, none to spare"
+            : "spare blanks: one is counted as if it came in the same parcel; a parcel of its own and the delay are not";
+    }
 
     // a figure of 0 is the owner's to say, and nobody else sees that it was said
     private static IEnumerable<string> Nothing(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)

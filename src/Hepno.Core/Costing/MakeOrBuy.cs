@@ -147,24 +147,39 @@ public sealed record MakeOrBuy(
             learning
         );
         var breakEven = c.Wage == 0 ? 0 : Math.Max(0, (double)((c.BoughtEach - c.MadeEach) * 60 / c.Wage));
-        int? Prints(decimal money) =>
-            each.Value <= 0 ? null
-            : money / each.Value > int.MaxValue ? null
-            : (int)Math.Ceiling(money / each.Value);
+        int? Prints(decimal money)
+        {
+            if (each.Value <= 0)
+            {
+                return null;
+            }
+            return money / each.Value > int.MaxValue ? null : (int)Math.Ceiling(money / each.Value);
+        }
         double? months = month.Value <= 0 ? null : (double)(pay.Value / month.Value);
         // the first that leaves more than upkeep and room take
         var kept = c.UpkeepAMonth + c.SpaceAMonth;
         int? least =
             each.Value <= 0 || kept / each.Value >= int.MaxValue ? null : (int)Math.Floor(kept / each.Value) + 1;
-        var sentence =
-            each.Value <= 0
-                ? $"Never: a print made here costs {Shown.Money(-each.Value, f)} more than one bought. It would "
-                    + $"have to take under {Shown.Number(breakEven, 2, f)} minutes."
-            : months is not { } m
-                ? $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. "
-                    + $"{(least is { } l ? $"From {l} a month on it begins to pay." : "No number of prints pays for them.")}"
-            : $"Paid back in {Shown.Number(m, 1, f)} months at {Shown.Number(c.PrintsAMonth, 0, f)} prints a "
+        string sentence;
+        if (each.Value <= 0)
+        {
+            sentence =
+                $"Never: a print made here costs {Shown.Money(-each.Value, f)} more than one bought. It would "
+                + $"have to take under {Shown.Number(breakEven, 2, f)} minutes.";
+        }
+        else if (months is not { } m)
+        {
+            sentence =
+                $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. "
+                + $"{(least is { } l ? $"From {l} a month on it begins to pay." : "No number of prints pays for them.")}";
+        }
+        else
+        {
+            sentence =
+                $"Paid back in {Shown.Number(m, 1, f)} months at {Shown.Number(c.PrintsAMonth, 0, f)} prints a "
                 + $"month: {Shown.Money(month.Value, f)} saved in each.";
+        }
+
         return new(breakEven, each, month, pay, Prints(c.MachinePrice), least, months, sentence);
     }
 }

@@ -103,17 +103,23 @@ public sealed record CureBatch(
     /// <summary>What speaks against it, in words; empty for nothing.</summary>
     /// <param name="cureF">Heat its powder is cured at, °F.</param>
     /// <param name="f">How figures are written.</param>
-    public string Doubt(double cureF, FigureFormat f) =>
-        Before == ControlPrint.Lifts ? "the first patch lifts"
-        : After == ControlPrint.Lifts ? "the last patch lifts"
-        : Sign switch
+    public string Doubt(double cureF, FigureFormat f)
+    {
+        if (Before == ControlPrint.Lifts)
         {
-            CureSign.Dull => "the powder was dull",
-            CureSign.Yellowed => "it was yellowed",
-            _ => TemperatureF < cureF - ColdestBelowF
-                ? $"{Shown.Temperature(TemperatureF, f)} is far below the {Shown.Temperature(cureF, f)} its powder is cured at"
-                : "",
-        };
+            return "the first patch lifts";
+        }
+        return After == ControlPrint.Lifts
+            ? "the last patch lifts"
+            : Sign switch
+            {
+                CureSign.Dull => "the powder was dull",
+                CureSign.Yellowed => "it was yellowed",
+                _ => TemperatureF < cureF - ColdestBelowF
+                    ? $"{Shown.Temperature(TemperatureF, f)} is far below the {Shown.Temperature(cureF, f)} its powder is cured at"
+                    : "",
+            };
+    }
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()

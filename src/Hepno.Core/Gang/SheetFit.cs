@@ -205,9 +205,11 @@ internal static class SheetFit
             var i = Array.BinarySearch(edges, at);
             i = i >= 0 ? i : ~i;
             // rounding may put it just beside its edge
-            return i < edges.Length && Math.Abs(edges[i] - at) < 1e-7 ? i
-                : i > 0 && Math.Abs(edges[i - 1] - at) < 1e-7 ? i - 1
-                : -1;
+            if (i < edges.Length && Math.Abs(edges[i] - at) < 1e-7)
+            {
+                return i;
+            }
+            return i > 0 && Math.Abs(edges[i - 1] - at) < 1e-7 ? i - 1 : -1;
         }
 
         private bool Free(int left, int top, int right, int bottom)

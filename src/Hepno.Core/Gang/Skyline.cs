@@ -193,16 +193,18 @@ internal sealed class Skyline
 
     // 5: fills the notch and ends flush with a wall; 4: fills it and stands over it; 3: fills it; 2: flush with the
     // wall beside it; 0: it fits
-    private static int Score(double w, double h, double least, double wall, double other) =>
-        w >= least
-            ? Math.Abs(h - wall) < Eps || Math.Abs(h - other) < Eps
-                ? Flush
-                : h > wall
-                    ? 4
-                    : 3
-            : Math.Abs(h - wall) < Eps
-                ? 2
-                : 0;
+    private static int Score(double w, double h, double least, double wall, double other)
+    {
+        if (w >= least)
+        {
+            if (Math.Abs(h - wall) < Eps || Math.Abs(h - other) < Eps)
+            {
+                return Flush;
+            }
+            return h > wall ? 4 : 3;
+        }
+        return Math.Abs(h - wall) < Eps ? 2 : 0;
+    }
 
     // nothing fits into the notch: it is filled up to its lower neighbour
     private double Raise(int s)

@@ -18,11 +18,24 @@ public static class LapStandards
         for (var i = 0; i < steps.Count; i++)
         {
             // close and open stand before and after every press
-            var lap =
-                Math.Abs(i - last) <= 1 ? StepLap.Press
-                : again >= 0 && Math.Abs(i - again) <= 1 ? StepLap.Again
-                : i < last ? StepLap.Lay
-                : StepLap.Peel;
+            string lap;
+            if (Math.Abs(i - last) <= 1)
+            {
+                lap = StepLap.Press;
+            }
+            else if (again >= 0 && Math.Abs(i - again) <= 1)
+            {
+                lap = StepLap.Again;
+            }
+            else if (i < last)
+            {
+                lap = StepLap.Lay;
+            }
+            else
+            {
+                lap = StepLap.Peel;
+            }
+
             laps[lap] =
                 laps.GetValueOrDefault(lap)
                 + (lap is StepLap.Press or StepLap.Again ? steps[i].Seconds : WorkSteps.Attended([steps[i]]));

@@ -159,18 +159,26 @@ public sealed record FilmGround(string Key, GangGround Ground, RollPrice? Roll, 
     public int Least { get; init; } = 1;
 
     /// <summary>What a layout on it is billed; null where nothing is laid.</summary>
-    public GangBill? Bill(GangFound found) =>
-        found.Placed.Count == 0 ? null
-        : Roll is { } roll ? GangBills.Roll(found, Ground, roll)
-        : GangBills.Sheets(found, Ground, Sheets, Least);
+    public GangBill? Bill(GangFound found)
+    {
+        if (found.Placed.Count == 0)
+        {
+            return null;
+        }
+        return Roll is { } roll ? GangBills.Roll(found, Ground, roll) : GangBills.Sheets(found, Ground, Sheets, Least);
+    }
 
     /// <summary>It as it is drawn with so many sheets: one set length is a roll as long as what is bought.</summary>
     public GangGround DrawnOn(int sheets) =>
         Ground.IsCutShorter && sheets == 1 ? Ground with { LengthIn = null } : Ground;
 
     /// <summary>Steps or sheets that a bill buys; 0 for a set length.</summary>
-    public int Units(GangBill bill) =>
-        Roll is null ? bill.Sheets
-        : Roll.StepIn > 0 ? (int)Math.Round(bill.BilledIn / Roll.StepIn)
-        : 0;
+    public int Units(GangBill bill)
+    {
+        if (Roll is null)
+        {
+            return bill.Sheets;
+        }
+        return Roll.StepIn > 0 ? (int)Math.Round(bill.BilledIn / Roll.StepIn) : 0;
+    }
 }

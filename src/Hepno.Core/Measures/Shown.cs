@@ -86,9 +86,12 @@ public static class Shown
     {
         var rounded = Math.Round((decimal)value, decimals, MidpointRounding.AwayFromZero);
         var text = Grouped(rounded, decimals, f);
-        return decimals == 0 ? text
-            : text.TrimEnd('0') is var t && t.EndsWith(f.DecimalMark, StringComparison.Ordinal)
-                ? t[..^f.DecimalMark.Length]
+        if (decimals == 0)
+        {
+            return text;
+        }
+        return text.TrimEnd('0') is var t && t.EndsWith(f.DecimalMark, StringComparison.Ordinal)
+            ? t[..^f.DecimalMark.Length]
             : t;
     }
 

@@ -258,15 +258,20 @@ public sealed class DtfMade : IDecorationMethod
             film is null && laid.Count > 0
                 ? RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, laid.Count)!
                 : null;
-        var mine =
-            film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share
-                ? share.ByArea with
-                {
-                    Code = "film",
-                    Label = "Its part of the film",
-                }
-            : rows is null ? null
-            : InRows(rows, printer);
+        Figure? mine;
+        if (film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share)
+        {
+            mine = share.ByArea with { Code = "film", Label = "Its part of the film" };
+        }
+        else if (rows is null)
+        {
+            mine = null;
+        }
+        else
+        {
+            mine = InRows(rows, printer);
+        }
+
         var print = mine is null
             ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
             : Print(

@@ -42,19 +42,21 @@ public sealed class Htv : IDecorationMethod
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
-        return book.Cutters is not { Count: > 0 } cutters
-                ? MethodAnswer.No(
-                    new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor")
+        if (book.Cutters is not { Count: > 0 } cutters)
+        {
+            return MethodAnswer.No(
+                new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor")
+            );
+        }
+        return book.Vinyls.Count == 0
+            ? MethodAnswer.No(
+                new Reason(
+                    "no-prices",
+                    VerdictKind.No,
+                    "no vinyl on the Shelf",
+                    "a roll with its price, entered on the Shelf"
                 )
-            : book.Vinyls.Count == 0
-                ? MethodAnswer.No(
-                    new Reason(
-                        "no-prices",
-                        VerdictKind.No,
-                        "no vinyl on the Shelf",
-                        "a roll with its price, entered on the Shelf"
-                    )
-                )
+            )
             : MethodAnswer.BestOf(
                 [
                     .. book.Vinyls.SelectMany(v =>

@@ -159,10 +159,14 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
     }
 
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
-    public static int Stage(DecorationPlan d) =>
-        d.BenchId == ShopBook.Table.Id ? 0
-        : d.BenchId.IsNone ? 2
-        : 1;
+    public static int Stage(DecorationPlan d)
+    {
+        if (d.BenchId == ShopBook.Table.Id)
+        {
+            return 0;
+        }
+        return d.BenchId.IsNone ? 2 : 1;
+    }
 
     private static int PlaceInAsk(AskInHand ask, DecorationPlan d) =>
         ask

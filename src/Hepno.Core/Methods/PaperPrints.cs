@@ -71,11 +71,11 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
     public static Cutter? CutterFor(TransferPaper paper, AskInHand ask, ShopBook book)
     {
         var (width, length) = Usable(paper, true);
-        return paper.Kind == PaperKind.Light
-            || Verdicts.Largest(ask.Prints, width, length, "", book.Numbers.Format).Any()
-                ? null
-            : book.Cutters is { Count: > 0 } cutters ? cutters[0]
-            : null;
+        if (paper.Kind == PaperKind.Light || Verdicts.Largest(ask.Prints, width, length, "", book.Numbers.Format).Any())
+        {
+            return null;
+        }
+        return book.Cutters is { Count: > 0 } cutters ? cutters[0] : null;
     }
 
     /// <summary>A paper's sheets as prints are laid on them.</summary>

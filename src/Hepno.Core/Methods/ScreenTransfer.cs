@@ -207,10 +207,20 @@ public sealed class ScreenTransfer : IDecorationMethod
             ),
             Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source)
         );
-        var why =
-            bought > need ? $"{need} are needed; {bought} cost less in all"
-            : need == list.LeastSheets ? $"{list.Supplier} prints no fewer"
-            : spares;
+        string why;
+        if (bought > need)
+        {
+            why = $"{need} are needed; {bought} cost less in all";
+        }
+        else if (need == list.LeastSheets)
+        {
+            why = $"{list.Supplier} prints no fewer";
+        }
+        else
+        {
+            why = spares;
+        }
+
         var purchase = new Purchase(
             $"screen-{p.Id}",
             $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "

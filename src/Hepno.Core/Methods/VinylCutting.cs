@@ -79,17 +79,24 @@ public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose
             film.PricePerFoot
         );
         var aligning = Money.Times(alignSeconds * (p.Colours - 1) * pieces / SecondsAnHour, wage);
-        return saved <= 0 ? new(block, false, null, 0)
-            : saved > aligning ? new(close, true, saved, aligning)
-            : new(block, false, saved, aligning);
+        if (saved <= 0)
+        {
+            return new(block, false, null, 0);
+        }
+        return saved > aligning ? new(close, true, saved, aligning) : new(block, false, saved, aligning);
     }
 
     /// <summary>Which way and why, in a sentence; empty where there is only one.</summary>
-    public string Said(FigureFormat f) =>
-        Film is not { } film ? ""
-        : IsClose
+    public string Said(FigureFormat f)
+    {
+        if (Film is not { } film)
+        {
+            return "";
+        }
+        return IsClose
             ? $"Each colour is cut close: {Shown.Money(film, f)} less of film for {Shown.Money(Aligning, f)} more "
                 + "of aligning."
-        : $"The colours are cut as one block: close would save {Shown.Money(film, f)} of film and take "
-            + $"{Shown.Money(Aligning, f)} more of aligning.";
+            : $"The colours are cut as one block: close would save {Shown.Money(film, f)} of film and take "
+                + $"{Shown.Money(Aligning, f)} more of aligning.";
+    }
 }

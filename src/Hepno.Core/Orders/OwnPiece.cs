@@ -42,24 +42,35 @@ public sealed record OwnPiece(string Size, string Name, string Number)
     /// <summary>What of it cannot be printed, or null.</summary>
     /// <param name="row">Its row, as the owner finds it: "Row 3".</param>
     /// <param name="where">Its field.</param>
-    public Problem? Problem(string row, string where) =>
-        Name.Length > LongestName
-            ? new("too-long", $"{row}: a name of {Name.Length} letters.", $"{where}.name", $"At most {LongestName}.")
-        : Number.Length > LongestNumber || !Number.All(char.IsAsciiDigit)
-            ? new(
+    public Problem? Problem(string row, string where)
+    {
+        if (Name.Length > LongestName)
+        {
+            return new(
+                "too-long",
+                $"{row}: a name of {Name.Length} letters.",
+                $"{where}.name",
+                $"At most {LongestName}."
+            );
+        }
+        if (Number.Length > LongestNumber || !Number.All(char.IsAsciiDigit))
+        {
+            return new(
                 "number",
                 $"{row}: \"{Number}\" is not a number to print.",
                 $"{where}.number",
                 $"At most {LongestNumber} digits."
-            )
-        : Says().Length == 0
+            );
+        }
+        return Says().Length == 0
             ? new(
                 "bare",
                 $"{row}: {Size} has neither name nor number.",
                 where,
                 "Give it one, or put plain pieces on a line of their own."
             )
-        : null;
+            : null;
+    }
 
     /// <summary>True when it has what a placement prints.</summary>
     public bool Has(OwnText own) =>

@@ -190,9 +190,11 @@ public static class OwnPieces
             own != OwnText.Number && bare.Any(n => n.Name.Length == 0),
             own != OwnText.Name && bare.Any(n => n.Number.Length == 0)
         );
-        return name && number ? "name or number"
-            : name ? "name"
-            : "number";
+        if (name && number)
+        {
+            return "name or number";
+        }
+        return name ? "name" : "number";
     }
 
     private static Dictionary<string, int>? Head(IReadOnlyList<string> cells)
@@ -201,11 +203,24 @@ public static class OwnPieces
         for (var i = 0; i < cells.Count; i++)
         {
             var word = cells[i].ToLowerInvariant();
-            var column =
-                SizeHeads.Contains(word) ? "size"
-                : NameHeads.Contains(word) ? "name"
-                : NumberHeads.Contains(word) ? "number"
-                : null;
+            string? column;
+            if (SizeHeads.Contains(word))
+            {
+                column = "size";
+            }
+            else if (NameHeads.Contains(word))
+            {
+                column = "name";
+            }
+            else if (NumberHeads.Contains(word))
+            {
+                column = "number";
+            }
+            else
+            {
+                column = null;
+            }
+
             if (column is not null)
             {
                 head.TryAdd(column, i);
@@ -248,17 +263,20 @@ public static class OwnPieces
                 names.Add(cell);
             }
         }
-        return size is null ? (null, NoSize(row, "", cells, known))
-            : names.Count > 1
-                ? (
-                    null,
-                    new(
-                        "row",
-                        $"Row {row}: \"{names[0]}\" and \"{names[1]}\" both look like a name.",
-                        $"names[{row}]",
-                        "A row holds a size, a name and a number, each once; a heading row says which is which."
-                    )
+        if (size is null)
+        {
+            return (null, NoSize(row, "", cells, known));
+        }
+        return names.Count > 1
+            ? (
+                null,
+                new(
+                    "row",
+                    $"Row {row}: \"{names[0]}\" and \"{names[1]}\" both look like a name.",
+                    $"names[{row}]",
+                    "A row holds a size, a name and a number, each once; a heading row says which is which."
                 )
+            )
             : Checked(new(size, names.FirstOrDefault(""), number ?? ""), row);
     }
 

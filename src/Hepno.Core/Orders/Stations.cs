@@ -73,9 +73,16 @@ public static class Stations
         if (!quoteSent)
         {
             var missing = AskMissing(order.Ask, askProblems);
-            return missing.Count > 0 ? new(Station.Ask, missing)
-                : Undecided(order) is { Count: > 0 } undecided ? new(Station.Compare, undecided)
-                : facts.Layout.At is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
+            if (missing.Count > 0)
+            {
+                return new(Station.Ask, missing);
+            }
+            if (Undecided(order) is { Count: > 0 } undecided)
+            {
+                return new(Station.Compare, undecided);
+            }
+            return facts.Layout.At is null
+                ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
                 : new(Station.Quote, [new("quote", "The quote, sent", false)]);
         }
         var gather = GatherMissing(order, deposit);

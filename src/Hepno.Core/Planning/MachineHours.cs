@@ -52,10 +52,20 @@ public sealed record MachineHours(
                 work.OnCloth ? arrivesAt : Now
             );
             var minutes = Math.Min(work.Minutes, MostMinutes);
-            var ends =
-                begins > Now.PlusYears(FurthestYears) ? begins
-                : Unattended.Contains(work.Machine.Id) ? begins.PlusMinutes(minutes)
-                : Hours.Add(begins, minutes);
+            LocalDateTime ends;
+            if (begins > Now.PlusYears(FurthestYears))
+            {
+                ends = begins;
+            }
+            else if (Unattended.Contains(work.Machine.Id))
+            {
+                ends = begins.PlusMinutes(minutes);
+            }
+            else
+            {
+                ends = Hours.Add(begins, minutes);
+            }
+
             free[work.Machine.Id] = ends;
             if (ends > ready)
             {

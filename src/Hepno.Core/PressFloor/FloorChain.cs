@@ -140,13 +140,18 @@ internal sealed class FloorChain
 
     public WorkStep Step(int i) => _steps[i];
 
-    private static StepKind KindOf(WorkStep s) =>
-        IsDwell(s) ? StepKind.Dwell
-        : s.Hands
-            ? s.Press ? StepKind.OnPress
-                : StepKind.Off
-        : s.Press ? StepKind.PressWait
-        : StepKind.Wait;
+    private static StepKind KindOf(WorkStep s)
+    {
+        if (IsDwell(s))
+        {
+            return StepKind.Dwell;
+        }
+        if (s.Hands)
+        {
+            return s.Press ? StepKind.OnPress : StepKind.Off;
+        }
+        return s.Press ? StepKind.PressWait : StepKind.Wait;
+    }
 
     private bool AtPress(int i) => Kind[i] is StepKind.OnPress or StepKind.Dwell or StepKind.PressWait;
 

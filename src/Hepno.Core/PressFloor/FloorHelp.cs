@@ -33,12 +33,18 @@ public static class FloorHelp
     private const double OnColdPlate = 16;
 
     /// <summary>The narrow place of a job as it was found.</summary>
-    public static NarrowPlace NarrowOf(FloorJob job, FloorResult found) =>
-        job.Policy == FloorPolicy.OneAtATime ? NarrowPlace.Waiting
-        : found.LargestRack >= job.RackPlaces && found.HandsShare < NearlyAll && found.PressShare < NearlyAll
-            ? NarrowPlace.Rack
-        : found.HandsShare >= found.PressShare ? NarrowPlace.Hands
-        : NarrowPlace.Press;
+    public static NarrowPlace NarrowOf(FloorJob job, FloorResult found)
+    {
+        if (job.Policy == FloorPolicy.OneAtATime)
+        {
+            return NarrowPlace.Waiting;
+        }
+        if (found.LargestRack >= job.RackPlaces && found.HandsShare < NearlyAll && found.PressShare < NearlyAll)
+        {
+            return NarrowPlace.Rack;
+        }
+        return found.HandsShare >= found.PressShare ? NarrowPlace.Hands : NarrowPlace.Press;
+    }
 
     /// <summary>The narrow place in a sentence.</summary>
     public static string Said(NarrowPlace place) =>

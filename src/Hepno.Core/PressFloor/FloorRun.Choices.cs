@@ -73,11 +73,18 @@ internal sealed partial class FloorRun
         _choices[place] = choice;
     }
 
-    private static bool Before(in Choice a, in Choice b) =>
-        a.Rank != b.Rank ? a.Rank < b.Rank
-        : a.Tie != b.Tie ? a.Tie < b.Tie
-        : a.Step != b.Step ? a.Step > b.Step
-        : a.Slot < b.Slot;
+    private static bool Before(in Choice a, in Choice b)
+    {
+        if (a.Rank != b.Rank)
+        {
+            return a.Rank < b.Rank;
+        }
+        if (a.Tie != b.Tie)
+        {
+            return a.Tie < b.Tie;
+        }
+        return a.Step != b.Step ? a.Step > b.Step : a.Slot < b.Slot;
+    }
 
     private void Gather()
     {

@@ -119,10 +119,20 @@ public static class MakeQuote
         }
         var size =
             $"{place.Name} {(p.BySize || p.Own != OwnText.None ? "up to " : "")}{Shown.Size(p.WidthIn, p.HeightIn, f)}";
-        var inks =
-            p.Gradient ? "full colour"
-            : p.Colours == 1 ? "one colour"
-            : $"{p.Colours} colours";
+        string inks;
+        if (p.Gradient)
+        {
+            inks = "full colour";
+        }
+        else if (p.Colours == 1)
+        {
+            inks = "one colour";
+        }
+        else
+        {
+            inks = $"{p.Colours} colours";
+        }
+
         var own = p.Own switch
         {
             OwnText.Name => ", each piece its own name",

@@ -24,13 +24,22 @@ public static class PlatenHeat
     }
 
     /// <summary>Minutes until a set-point is reached; 0 when it is, endless when it cannot be.</summary>
-    public static double MinutesUntil(Press press, double fromF, double setF) =>
-        Math.Abs(fromF - setF) < 0.5 ? 0
-        : fromF < setF
-            ? setF >= FullPowerF ? double.PositiveInfinity
-                : RiseMinutes(press) * Math.Log((FullPowerF - fromF) / (FullPowerF - setF))
-        : setF <= Press.RoomF ? double.PositiveInfinity
-        : FallMinutes(press) * Math.Log((fromF - Press.RoomF) / (setF - Press.RoomF));
+    public static double MinutesUntil(Press press, double fromF, double setF)
+    {
+        if (Math.Abs(fromF - setF) < 0.5)
+        {
+            return 0;
+        }
+        if (fromF < setF)
+        {
+            return setF >= FullPowerF
+                ? double.PositiveInfinity
+                : RiseMinutes(press) * Math.Log((FullPowerF - fromF) / (FullPowerF - setF));
+        }
+        return setF <= Press.RoomF
+            ? double.PositiveInfinity
+            : FallMinutes(press) * Math.Log((fromF - Press.RoomF) / (setF - Press.RoomF));
+    }
 
     // so that cold to 300 °F takes what the press is said to take
     private static double RiseMinutes(Press press) =>

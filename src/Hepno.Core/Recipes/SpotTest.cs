@@ -106,22 +106,37 @@ public sealed record SpotTest(
     private const double NearF = 5;
 
     /// <summary>What it came to.</summary>
-    public TestVerdict Verdict() =>
-        !Sticks
-        || Scorched
-        || Bleeding == Bleeding.Bled
-        || (Washes ?? []).Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts)
-            ? TestVerdict.Failed
-        : Bleeding == Bleeding.NotLooked ? TestVerdict.LookAgain
-        : TestVerdict.Passed;
+    public TestVerdict Verdict()
+    {
+        if (
+            !Sticks
+            || Scorched
+            || Bleeding == Bleeding.Bled
+            || (Washes ?? []).Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts)
+        )
+        {
+            return TestVerdict.Failed;
+        }
+        return Bleeding == Bleeding.NotLooked ? TestVerdict.LookAgain : TestVerdict.Passed;
+    }
 
     /// <summary>Why it failed, in words; empty when it did not.</summary>
-    public string Fault() =>
-        !Sticks ? "it does not stick"
-        : Scorched ? "it scorches"
-        : Bleeding == Bleeding.Bled ? "the cloth's dye comes through"
-        : Verdict() == TestVerdict.Failed ? "it did not outlive ten washes"
-        : "";
+    public string Fault()
+    {
+        if (!Sticks)
+        {
+            return "it does not stick";
+        }
+        if (Scorched)
+        {
+            return "it scorches";
+        }
+        if (Bleeding == Bleeding.Bled)
+        {
+            return "the cloth's dye comes through";
+        }
+        return Verdict() == TestVerdict.Failed ? "it did not outlive ten washes" : "";
+    }
 
     /// <summary>Washes it is known to stand: the most after which it still held; null while no wash was looked
     /// at.</summary>

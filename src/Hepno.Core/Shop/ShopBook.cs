@@ -111,17 +111,44 @@ public sealed record ShopBook(
             .MaxBy(r => r.TemperatureF);
 
     /// <summary>What a recipe's product is called.</summary>
-    public string ProductName(string productId) =>
-        Films.FirstOrDefault(x => x.Id == productId) is { } film ? $"{film.Supplier} {film.Product}"
-        : Vinyls.FirstOrDefault(x => x.Id == productId) is { } vinyl ? $"{vinyl.Supplier} {vinyl.Product}"
-        : Screens.FirstOrDefault(x => x.Id == productId) is { } screen ? $"{screen.Supplier} {screen.Product}"
-        : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
-        : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}"
-        : Papers.FirstOrDefault(x => x.Id == productId) is { } paper ? $"{paper.Supplier} {paper.Product}"
-        : Stitchers.FirstOrDefault(x => x.Id == productId) is { } stitcher ? $"applique of {stitcher.Name}"
-        : Calenders.FirstOrDefault(x => x.Id == productId) is { } calender ? $"cloth of {calender.Name}"
-        : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}"
-        : "a product no longer kept";
+    public string ProductName(string productId)
+    {
+        if (Films.FirstOrDefault(x => x.Id == productId) is { } film)
+        {
+            return $"{film.Supplier} {film.Product}";
+        }
+        if (Vinyls.FirstOrDefault(x => x.Id == productId) is { } vinyl)
+        {
+            return $"{vinyl.Supplier} {vinyl.Product}";
+        }
+        if (Screens.FirstOrDefault(x => x.Id == productId) is { } screen)
+        {
+            return $"{screen.Supplier} {screen.Product}";
+        }
+        if (FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own)
+        {
+            return $"film of {own.Name}";
+        }
+        if (DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye)
+        {
+            return $"dye of {dye.Name}";
+        }
+        if (Papers.FirstOrDefault(x => x.Id == productId) is { } paper)
+        {
+            return $"{paper.Supplier} {paper.Product}";
+        }
+        if (Stitchers.FirstOrDefault(x => x.Id == productId) is { } stitcher)
+        {
+            return $"applique of {stitcher.Name}";
+        }
+        if (Calenders.FirstOrDefault(x => x.Id == productId) is { } calender)
+        {
+            return $"cloth of {calender.Name}";
+        }
+        return GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct
+            ? $"print of {direct.Name}"
+            : "a product no longer kept";
+    }
 
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>

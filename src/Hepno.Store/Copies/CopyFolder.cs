@@ -268,8 +268,12 @@ public sealed class CopyFolder(string root)
     private string Shared(CopiedFile file)
     {
         var path = Bytes.Kept(root, file.Hash);
-        return !File.Exists(path) ? throw new UnfitCopyException($"the file {file.Hash[..12]} is missing beside it.")
-            : Bytes.Of(path) != file ? throw new UnfitCopyException($"the file {file.Hash[..12]} beside it is damaged.")
+        if (!File.Exists(path))
+        {
+            throw new UnfitCopyException($"the file {file.Hash[..12]} is missing beside it.");
+        }
+        return Bytes.Of(path) != file
+            ? throw new UnfitCopyException($"the file {file.Hash[..12]} beside it is damaged.")
             : path;
     }
 

@@ -109,9 +109,12 @@ public static class Restoring
         {
             _ = from.ReadAtLeast(first, first.Length, throwOnEndOfStream: false);
         }
-        return first.AsSpan().StartsWith(Packed) ? CopyArchive.Unpack(source, fresh)
-            : first.AsSpan().SequenceEqual(Database)
-                ? Loose.Unpack(source, fresh, [folder, Path.Combine(folder, "backups")])
+        if (first.AsSpan().StartsWith(Packed))
+        {
+            return CopyArchive.Unpack(source, fresh);
+        }
+        return first.AsSpan().SequenceEqual(Database)
+            ? Loose.Unpack(source, fresh, [folder, Path.Combine(folder, "backups")])
             : throw new UnfitCopyException("it is not a Hepno archive, or it is damaged.");
     }
 

@@ -79,9 +79,12 @@ internal static class CsvStyles
             .Select(x =>
             {
                 var parts = x.Split('+', 2, StringSplitOptions.TrimEntries);
-                return parts.Length == 1 ? new StyleSize(parts[0], 0)
-                    : decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var more)
-                        ? new StyleSize(parts[0], CsvCells.Plain(more))
+                if (parts.Length == 1)
+                {
+                    return new StyleSize(parts[0], 0);
+                }
+                return decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var more)
+                    ? new StyleSize(parts[0], CsvCells.Plain(more))
                     : r.Wrong<StyleSize>("sizes", x, "S; M; 2XL +1.80");
             })
             .OfType<StyleSize>()
@@ -181,14 +184,34 @@ internal static class CsvStyles
             .OfType<PriceTier>()
             .ToList();
         decimal? Money(string column) => r.Text(column).Length == 0 ? null : r.Money(column);
-        LocalTime? cutOff =
-            r.Text("cut_off") is not { Length: > 0 } hour ? null
-            : TimeOnly.TryParse(hour, CultureInfo.InvariantCulture, out var at) ? LocalTime.FromTimeOnly(at)
-            : r.Wrong<LocalTime>("cut_off", hour, "14:00");
-        LocalDate? until =
-            r.Text("code_until") is not { Length: > 0 } day ? null
-            : DateOnly.TryParseExact(day, "yyyy-MM-dd", out var on) ? LocalDate.FromDateOnly(on)
-            : r.Wrong<LocalDate>("code_until", day, "2026-12-31");
+        LocalTime? cutOff;
+        if (r.Text("cut_off") is not { Length: > 0 } hour)
+        {
+            cutOff = null;
+        }
+        else if (TimeOnly.TryParse(hour, CultureInfo.InvariantCulture, out var at))
+        {
+            cutOff = LocalTime.FromTimeOnly(at);
+        }
+        else
+        {
+            cutOff = r.Wrong<LocalTime>("cut_off", hour, "14:00");
+        }
+
+        LocalDate? until;
+        if (r.Text("code_until") is not { Length: > 0 } day)
+        {
+            until = null;
+        }
+        else if (DateOnly.TryParseExact(day, "yyyy-MM-dd", out var on))
+        {
+            until = LocalDate.FromDateOnly(on);
+        }
+        else
+        {
+            until = r.Wrong<LocalDate>("code_until", day, "2026-12-31");
+        }
+
         return new(
             tiers,
             Money("free_freight"),

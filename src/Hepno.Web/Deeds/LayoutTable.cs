@@ -87,14 +87,23 @@ internal static class LayoutTable
                         cells.Real("height_in")
                     );
                     RefusedException.IfAny(cells.Problems);
-                    var sheet =
-                        r.Text("sheet").Length == 0 ? 1
-                        : int.TryParse(r.Text("sheet"), NumberStyles.None, CultureInfo.InvariantCulture, out var s)
+                    int sheet;
+                    if (r.Text("sheet").Length == 0)
+                    {
+                        sheet = 1;
+                    }
+                    else if (
+                        int.TryParse(r.Text("sheet"), NumberStyles.None, CultureInfo.InvariantCulture, out var s)
                         && s > 0
-                            ? s
-                        : throw new NotATableException(
-                            $"Row {r.Number}: \"{r.Text("sheet")}\" is no number of a sheet."
-                        );
+                    )
+                    {
+                        sheet = s;
+                    }
+                    else
+                    {
+                        throw new NotATableException($"Row {r.Number}: \"{r.Text("sheet")}\" is no number of a sheet.");
+                    }
+
                     return Copy(
                         Find(r.Text("design"), w, h, designs, nameOf, $"Row {r.Number}"),
                         sheet - 1,

@@ -79,8 +79,12 @@ internal static class OrderEnding
         );
     }
 
-    private static string Together(SqliteConnection connection, Order order) =>
-        order.Facts.Layout.Joined is { Count: > 0 } joined ? joined[0].WithCode
-        : OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}"
-        : "";
+    private static string Together(SqliteConnection connection, Order order)
+    {
+        if (order.Facts.Layout.Joined is { Count: > 0 } joined)
+        {
+            return joined[0].WithCode;
+        }
+        return OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}" : "";
+    }
 }

@@ -21,10 +21,20 @@ internal static class SimulatedThermometer
     public static double Read(PressId pressId, int point, double setF, LocalDate day)
     {
         var error = (Dice.Seed(pressId.Text) % 15) - 9;
-        var corner =
-            point is 0 or 2 or 6 or 8 ? -Corner
-            : point == Middle ? 2
-            : 0;
+        int corner;
+        if (point is 0 or 2 or 6 or 8)
+        {
+            corner = -Corner;
+        }
+        else if (point == Middle)
+        {
+            corner = 2;
+        }
+        else
+        {
+            corner = 0;
+        }
+
         var weak = Dice.Seed(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
         var drift = (Dice.Seed($"{pressId}{point}{Period.DaysBetween(FirstDay, day)}") % 5) - 2;
         return setF + error + corner + weak + drift;

@@ -42,10 +42,14 @@ internal static class Calls
     }
 
     /// <summary>The version in If-Match, or 0 for something new.</summary>
-    public static long SeenOrNew(this HttpRequest request, bool exists) =>
-        exists ? request.Seen()
-        : request.Headers.IfMatch.Count == 0 ? 0
-        : request.Seen();
+    public static long SeenOrNew(this HttpRequest request, bool exists)
+    {
+        if (exists)
+        {
+            return request.Seen();
+        }
+        return request.Headers.IfMatch.Count == 0 ? 0 : request.Seen();
+    }
 
     public static Deed Deed(this HttpRequest request, ShopClock clock, string name, bool undoable = true) =>
         new(name, request.Device(), clock.Utc, undoable);

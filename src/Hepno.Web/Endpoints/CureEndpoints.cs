@@ -303,10 +303,21 @@ internal static class CureEndpoints
                 }
             )
         );
-        var said =
-            r.LookAt == 0 ? "none pressed yet"
-            : r.PiecesAtLeast == r.PiecesAtMost ? $"{r.PiecesAtMost} pieces carry its prints"
-            : $"{r.PiecesAtLeast} to {r.PiecesAtMost} of {r.LookAt} pieces carry its prints: pull and stretch each";
+        string said;
+        if (r.LookAt == 0)
+        {
+            said = "none pressed yet";
+        }
+        else if (r.PiecesAtLeast == r.PiecesAtMost)
+        {
+            said = $"{r.PiecesAtMost} pieces carry its prints";
+        }
+        else
+        {
+            said =
+                $"{r.PiecesAtLeast} to {r.PiecesAtMost} of {r.LookAt} pieces carry its prints: pull and stretch each";
+        }
+
         var customer = order.Customer;
         return new(
             p.OrderId,
@@ -326,15 +337,38 @@ internal static class CureEndpoints
     private static CureView View(SqliteConnection c, OpenShop shop, ShopBook book, Versioned<CureBatch> kept)
     {
         var (b, f) = (kept.Value, book.Numbers.Format);
-        var where =
-            b.StationId.IsNone ? "in an oven"
-            : book.Heater(b.StationId) is { } heater ? $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}"
-            : "on a press no longer kept";
-        var holds =
-            !b.Holds() ? ""
-            : b.Before == ControlPrint.NotYet ? "hold the whites: press the first patch"
-            : b.After == ControlPrint.NotYet ? "hold the whites: press the last patch first"
-            : "hold the whites: a patch lifts";
+        string where;
+        if (b.StationId.IsNone)
+        {
+            where = "in an oven";
+        }
+        else if (book.Heater(b.StationId) is { } heater)
+        {
+            where = $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}";
+        }
+        else
+        {
+            where = "on a press no longer kept";
+        }
+
+        string holds;
+        if (!b.Holds())
+        {
+            holds = "";
+        }
+        else if (b.Before == ControlPrint.NotYet)
+        {
+            holds = "hold the whites: press the first patch";
+        }
+        else if (b.After == ControlPrint.NotYet)
+        {
+            holds = "hold the whites: press the last patch first";
+        }
+        else
+        {
+            holds = "hold the whites: a patch lifts";
+        }
+
         return new(
             b.Code(),
             $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} "

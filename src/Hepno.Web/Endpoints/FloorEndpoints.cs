@@ -70,11 +70,16 @@ internal static class FloorEndpoints
             var floor = ShopFloor.Plan(open, book, wall);
             var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
             var tomorrow = floor.Hours.Parcel(wall, 1).Date.PlusDays(1);
-            Urgency Urgent(OrderCase c) =>
-                late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send)
-                    ? Urgency.Late
-                : c.Order.Ask.DueAt < tomorrow.AtMidnight() && c.Standing.Station < Station.Learn ? Urgency.Soon
-                : Urgency.Waiting;
+            Urgency Urgent(OrderCase c)
+            {
+                if (late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send))
+                {
+                    return Urgency.Late;
+                }
+                return c.Order.Ask.DueAt < tomorrow.AtMidnight() && c.Standing.Station < Station.Learn
+                    ? Urgency.Soon
+                    : Urgency.Waiting;
+            }
             var stations = Enum.GetValues<Station>()
                 .Where(s => s != Station.Closed)
                 .Select(s => new StationView(
@@ -102,10 +107,7 @@ internal static class FloorEndpoints
                 wall.Date,
                 stations,
                 $"{book.Styles.Count(s => !s.Retired)} styles",
-                book.Presses.Count == 0 ? "no press"
-                    : aside > 0 ? $"{aside} set aside"
-                    : book.Presses.Count == 1 ? "1 press"
-                    : $"{book.Presses.Count} presses",
+                aside > 0 ? $"{aside} set aside" : Presses(book.Presses.Count),
                 $"week {week}",
                 f,
                 Aggregates.Numbers.Get(connection, "1") is null,
@@ -117,6 +119,14 @@ internal static class FloorEndpoints
                 caller == Caller.Press ? [] : Notice.All(connection, copying, book.Numbers)
             );
         });
+
+    private static string Presses(int count) =>
+        count switch
+        {
+            0 => "no press",
+            1 => "1 press",
+            _ => $"{count} presses",
+        };
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>
     internal static PressDayView PressDay(OpenShop shop, DateOnly? day, string? inHand) =>

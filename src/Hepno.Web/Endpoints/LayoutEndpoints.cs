@@ -212,22 +212,34 @@ internal static class LayoutEndpoints
         var found = GangNest.Lay(ground, designs, b.Seed, steps, (_, _) =>
             !context.RequestAborted.IsCancellationRequested
         );
-        var bill =
-            found.Placed.Count == 0 ? null
-            : b.LengthIn is null
-                ? b.RollPrice is { } p
-                        ? GangBills.Roll(
-                            found,
-                            ground,
-                            new(
-                                p.StepIn,
-                                [new(1, p.PerStep), .. (p.Breaks ?? []).Select(k => k.ToCore())],
-                                p.Lengths?.Select(l => new SetLength(l.LengthIn, l.Price)).ToList()
-                            )
-                        )
-                    : null
-            : b.SheetPrices is { } breaks ? GangBills.Sheets(found, ground, [.. breaks.Select(k => k.ToCore())])
-            : null;
+        GangBill? bill;
+        if (found.Placed.Count == 0)
+        {
+            bill = null;
+        }
+        else if (b.LengthIn is null)
+        {
+            bill = b.RollPrice is { } p
+                ? GangBills.Roll(
+                    found,
+                    ground,
+                    new(
+                        p.StepIn,
+                        [new(1, p.PerStep), .. (p.Breaks ?? []).Select(k => k.ToCore())],
+                        p.Lengths?.Select(l => new SetLength(l.LengthIn, l.Price)).ToList()
+                    )
+                )
+                : null;
+        }
+        else if (b.SheetPrices is { } breaks)
+        {
+            bill = GangBills.Sheets(found, ground, [.. breaks.Select(k => k.ToCore())]);
+        }
+        else
+        {
+            bill = null;
+        }
+
         return new(
             found,
             bill,

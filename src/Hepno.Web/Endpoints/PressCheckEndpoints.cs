@@ -321,14 +321,22 @@ internal static class PressCheckEndpoints
     {
         var (read, f) = (device.Read(PressOf(id, c)), OpenShop.Numbers(c).Format);
         var until = read.MinutesUntil * 60;
-        var said = !read.On
-            ? Press.IsHot(read.HeatF)
-                ? "off, still hot"
-                : "off, cold"
-            : until <= 1
-                ? $"holds {Shown.Temperature(read.SetPointF!.Value, f)}"
-                : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, "
-                    + $"{(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
+        string said;
+        if (!read.On)
+        {
+            said = Press.IsHot(read.HeatF) ? "off, still hot" : "off, cold";
+        }
+        else if (until <= 1)
+        {
+            said = $"holds {Shown.Temperature(read.SetPointF!.Value, f)}";
+        }
+        else
+        {
+            said =
+                $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, "
+                + $"{(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
+        }
+
         return new(
             read.Simulated,
             read.On,

@@ -14,11 +14,16 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
     {
         var endpoint = context.GetEndpoint();
         // what is no endpoint is a file of the program's own, or nothing
-        var least = endpoint is null
-            ? files.Holds(context.Request)
-                ? Caller.Stranger
-                : Caller.Counter
-            : endpoint.Metadata.GetMetadata<OpenTo>()?.Least ?? Caller.Counter;
+        Caller least;
+        if (endpoint is null)
+        {
+            least = files.Holds(context.Request) ? Caller.Stranger : Caller.Counter;
+        }
+        else
+        {
+            least = endpoint.Metadata.GetMetadata<OpenTo>()?.Least ?? Caller.Counter;
+        }
+
         var caller = least == Caller.Stranger ? Caller.Stranger : CallerOf(context, db);
         if (caller >= least)
         {
@@ -29,19 +34,27 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
     }
 
     /// <summary>Who calls: this machine, a device that was let in and not shut out, or a stranger.</summary>
-    public static Caller CallerOf(HttpContext context, Db db) =>
-        Listening.AtCounter(context) ? Caller.Machine
-        : context.Request.Cookies[Cookie] is not { Length: TokenLength } token ? Caller.Stranger
-        : db.Read(c => PairedDeviceStore.Admitted(c, Pairing.Hash(token))) switch
+    public static Caller CallerOf(HttpContext context, Db db)
+    {
+        if (Listening.AtCounter(context))
         {
-            null => Caller.Stranger,
-            { Role: DeviceRole.Press } => Caller.Press,
-            _ => Caller.Counter,
-        };
+            return Caller.Machine;
+        }
+        return context.Request.Cookies[Cookie] is not { Length: TokenLength } token
+            ? Caller.Stranger
+            : db.Read(c => PairedDeviceStore.Admitted(c, Pairing.Hash(token))) switch
+            {
+                null => Caller.Stranger,
+                { Role: DeviceRole.Press } => Caller.Press,
+                _ => Caller.Counter,
+            };
+    }
 
-    private static IResult Refusal(Caller caller, Caller least) =>
-        caller == Caller.Stranger
-            ? Refusals.Refuse(
+    private static IResult Refusal(Caller caller, Caller least)
+    {
+        if (caller == Caller.Stranger)
+        {
+            return Refusals.Refuse(
                 401,
                 [
                     new(
@@ -51,21 +64,23 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
                         "At the counter, open Numbers and choose \"Let a device in\"; type its six digits here."
                     ),
                 ]
-            )
-        : least == Caller.Machine
+            );
+        }
+        return least == Caller.Machine
             ? Refusals.Refuse(
                 403,
                 [new("machine", "That is done at the machine Hepno runs on only.", "", "Go to that machine.")]
             )
-        : Refusals.Refuse(
-            403,
-            [
-                new(
-                    "press-only",
-                    "This device was let in for the press, and that is done at the counter.",
-                    "",
-                    "Do it at the counter, or make this a counter device there: Numbers, Devices."
-                ),
-            ]
-        );
+            : Refusals.Refuse(
+                403,
+                [
+                    new(
+                        "press-only",
+                        "This device was let in for the press, and that is done at the counter.",
+                        "",
+                        "Do it at the counter, or make this a counter device there: Numbers, Devices."
+                    ),
+                ]
+            );
+    }
 }

@@ -68,10 +68,20 @@ internal static class FilmOffers
         {
             return null;
         }
-        var waits =
-            Waits(l.Case.Order, l.Line.Asked) is { Length: > 0 } mine ? $"{l.Case.Order.Code}: {mine}"
-            : Waits(other, line) is { Length: > 0 } its ? $"{other.Code}: {its}"
-            : "";
+        string waits;
+        if (Waits(l.Case.Order, l.Line.Asked) is { Length: > 0 } mine)
+        {
+            waits = $"{l.Case.Order.Code}: {mine}";
+        }
+        else if (Waits(other, line) is { Length: > 0 } its)
+        {
+            waits = $"{other.Code}: {its}";
+        }
+        else
+        {
+            waits = "";
+        }
+
         return new(
             other.Id,
             line.Id,
@@ -108,9 +118,16 @@ internal static class FilmOffers
         && BoughtFilm.ItemOf(order.Facts, line) is null or { DoneAt: null };
 
     /// <summary>What a line's film waits for before it is bought; empty for nothing.</summary>
-    public static string Waits(Order order, AskLine line) =>
-        BoughtFilm.ItemOf(order.Facts, line) is { DoneAt: null } ? ""
-        : order.Facts.Gathering.Approval is null ? "the customer's yes"
-        : order.Facts.Gathering.Deposit is null ? "the deposit"
-        : "its list of what to buy";
+    public static string Waits(Order order, AskLine line)
+    {
+        if (BoughtFilm.ItemOf(order.Facts, line) is { DoneAt: null })
+        {
+            return "";
+        }
+        if (order.Facts.Gathering.Approval is null)
+        {
+            return "the customer's yes";
+        }
+        return order.Facts.Gathering.Deposit is null ? "the deposit" : "its list of what to buy";
+    }
 }

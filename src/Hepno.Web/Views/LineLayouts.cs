@@ -319,10 +319,20 @@ internal static class LineLayouts
     /// stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
-        var found =
-            start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go)
-            : l.Shapes(start.Designs) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go)
-            : Boxes(l, start, seed, steps, go);
+        LineLayout found;
+        if (start.Copies.Any(c => c.Pinned))
+        {
+            found = Around(l, start, seed, steps, go);
+        }
+        else if (l.Shapes(start.Designs) is { } shapes)
+        {
+            found = ByOutline(l, start, shapes, seed, steps, go);
+        }
+        else
+        {
+            found = Boxes(l, start, seed, steps, go);
+        }
+
         return Faults(l, start).Count > 0 || IsShorter(l, found, start)
             ? found
             : start with

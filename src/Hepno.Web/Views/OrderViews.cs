@@ -62,18 +62,20 @@ internal static class OrderViews
     }
 
     // with several lines the whole order has figures once every line has its method
-    private static IReadOnlyList<Band?> Bands(
-        OpenShop shop,
-        OrderCase c,
-        ShopBook book,
-        IReadOnlyList<OrderCase> open
-    ) =>
-        c.Frozen is null
-        && c.Lines.Count > 1
-        && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0)
-            ? [null]
-        : c.Frozen is null && c.Lines.Count > 1 ? [.. shop.Planned(c, book, open).Select(p => p.Band)]
-        : [.. c.Lines.Select(l => Band(shop, c, l, book, open))];
+    private static IReadOnlyList<Band?> Bands(OpenShop shop, OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
+        if (
+            c.Frozen is null
+            && c.Lines.Count > 1
+            && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0)
+        )
+        {
+            return [null];
+        }
+        return c.Frozen is null && c.Lines.Count > 1
+            ? [.. shop.Planned(c, book, open).Select(p => p.Band)]
+            : [.. c.Lines.Select(l => Band(shop, c, l, book, open))];
+    }
 
     /// <summary>The figures a line stands on: as quoted, else of the chosen method, else of the best.</summary>
     public static Band? Band(OpenShop shop, OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
@@ -83,9 +85,11 @@ internal static class OrderViews
             return line.Frozen.Band;
         }
         var comparison = shop.Compare(c, line, null, book, open, curve: false);
-        return line.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId)
-            : comparison?.Bands.Count > 0 ? comparison.Bands[0]
-            : null;
+        if (line.Decision is { } decision)
+        {
+            return comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId);
+        }
+        return comparison?.Bands.Count > 0 ? comparison.Bands[0] : null;
     }
 
     public static LayoutView Layout(SqliteConnection connection, OpenShop shop, OrderId id, LineId? lineId)
@@ -340,11 +344,24 @@ internal static class OrderViews
         var (f, standards) = (book.Numbers.Format, book.Numbers.Floor.Standards());
         // of several places of work each pass names its own
         var at = "";
-        var work =
-            d.Recipe.IsPressed() ? ""
-            : d.BenchId == ShopBook.Table.Id ? "Count"
-            : d.BenchId == ShopBook.SewingTable.Id ? "Sew"
-            : "Stitch";
+        string work;
+        if (d.Recipe.IsPressed())
+        {
+            work = "";
+        }
+        else if (d.BenchId == ShopBook.Table.Id)
+        {
+            work = "Count";
+        }
+        else if (d.BenchId == ShopBook.SewingTable.Id)
+        {
+            work = "Sew";
+        }
+        else
+        {
+            work = "Stitch";
+        }
+
         if (!d.BenchId.IsNone && d.BenchId != press?.Id)
         {
             press = LineFloor.Bench(d.BenchId, book);
@@ -372,12 +389,16 @@ internal static class OrderViews
             press is null || press.IsBench()
                 ? null
                 : PillowChoice.For(press, style, d.Placement.Seam(), d.Placement.WidthIn, d.Placement.HeightIn);
-        var under =
-            d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why
-                ? pillow is null
-                    ? $"lifted clear of {why}"
-                    : $"{pillow.Name} under it, for {why}"
-                : "";
+        string under;
+        if (d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why)
+        {
+            under = pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}";
+        }
+        else
+        {
+            under = "";
+        }
+
         var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null
             ? ""

@@ -189,12 +189,24 @@ internal static class PressDays
         var placed = PlacedOrder.Find(floor.Placed, c.Order.Id);
         var start = placed?.Start;
         var late = placed is { LateMinutes: > 0 };
-        var spare =
-            late ? $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}"
-            : placed is not null && c.Order.Ask.DueAt is { } due
-                ? $"spare {Shown.Duration(due.MinutesSince(placed.ReadyAt) * 60)}"
-            : facts.Gathering.Approval is null ? "not planned before their yes"
-            : "";
+        string spare;
+        if (late)
+        {
+            spare = $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}";
+        }
+        else if (placed is not null && c.Order.Ask.DueAt is { } due)
+        {
+            spare = $"spare {Shown.Duration(due.MinutesSince(placed.ReadyAt) * 60)}";
+        }
+        else if (facts.Gathering.Approval is null)
+        {
+            spare = "not planned before their yes";
+        }
+        else
+        {
+            spare = "";
+        }
+
         return new(
             c.Order.Id,
             c.Order.Code,

@@ -260,9 +260,11 @@ public sealed record SlipView(
         {
             return $"promised {Shown.Moment(promised, f)}";
         }
-        return promise is not null ? $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}"
-            : due is { } at ? Shown.Clock(at.TimeOfDay, f)
-            : "none asked for";
+        if (promise is not null)
+        {
+            return $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}";
+        }
+        return due is { } at ? Shown.Clock(at.TimeOfDay, f) : "none asked for";
     }
 
     private static SlipAction Next(OrderCase c, List<Band>? bands, ShopBook book, FigureFormat f)

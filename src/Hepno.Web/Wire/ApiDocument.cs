@@ -55,11 +55,24 @@ internal static class ApiDocument
     }
 
     // what has a converter of its own: its schema must be said
-    private static (JsonSchemaType Type, string? Format)? Spelled(Type type) =>
-        type == typeof(decimal) || type == typeof(Share) ? (JsonSchemaType.Number, "double")
-        : type.IsAssignableTo(typeof(IId)) ? (JsonSchemaType.String, null)
-        : type == typeof(LocalDate) ? (JsonSchemaType.String, "date")
-        : type == typeof(LocalTime) ? (JsonSchemaType.String, "time")
-        : type == typeof(LocalDateTime) || type == typeof(Instant) ? (JsonSchemaType.String, "date-time")
-        : null;
+    private static (JsonSchemaType Type, string? Format)? Spelled(Type type)
+    {
+        if (type == typeof(decimal) || type == typeof(Share))
+        {
+            return (JsonSchemaType.Number, "double");
+        }
+        if (type.IsAssignableTo(typeof(IId)))
+        {
+            return (JsonSchemaType.String, null);
+        }
+        if (type == typeof(LocalDate))
+        {
+            return (JsonSchemaType.String, "date");
+        }
+        if (type == typeof(LocalTime))
+        {
+            return (JsonSchemaType.String, "time");
+        }
+        return type == typeof(LocalDateTime) || type == typeof(Instant) ? (JsonSchemaType.String, "date-time") : null;
+    }
 }

@@ -85,9 +85,11 @@ internal static class Edge
                         ? at[int.Parse(step, CultureInfo.InvariantCulture)]
                         : at.GetProperty(step);
             }
-            return at.ValueKind is JsonValueKind.Array or JsonValueKind.Object ? ""
-                : at.GetRawText() is { Length: > 60 } text ? $"{text[..57]}..."
-                : at.GetRawText();
+            if (at.ValueKind is JsonValueKind.Array or JsonValueKind.Object)
+            {
+                return "";
+            }
+            return at.GetRawText() is { Length: > 60 } text ? $"{text[..57]}..." : at.GetRawText();
         }
         catch (Exception elsewhere)
             when (elsewhere
