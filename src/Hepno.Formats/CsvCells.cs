@@ -39,7 +39,7 @@ public sealed class CsvCells(CsvRow row)
             new(
                 "cell",
                 $"Row {row.Number}, {column}: \"{(value.Length > 40 ? value[..40] + "..." : value)}\" cannot be read.",
-                $"row {row.Number}, {column}",
+                Where: $"row {row.Number}, {column}",
                 $"Write it like {like}."
             )
         );
@@ -56,7 +56,7 @@ public sealed class CsvCells(CsvRow row)
 
     private double Missing(string column)
     {
-        Wrong<object>(column, row.Text(column), "12.50");
+        Wrong<object>(column, row.Text(column), like: "12.50");
         return 0;
     }
 }

@@ -42,16 +42,22 @@ public static class DaySheetPdf
     public static byte[] Print(DaySheet d)
     {
         using var s = new Sheet(PaperSize.Of(d.Paper), $"Press day {d.Day}", d.Shop);
-        Letterhead.Draw(s, d.Shop, $"printed {d.Printed}", "Press day", d.Day);
+        Letterhead.Draw(s, d.Shop, $"printed {d.Printed}", what: "Press day", d.Day);
         foreach (var press in d.Presses)
         {
             Room(s, d, 60);
             s.Element(PdfBlockLevelElementTag.Heading2, () =>
             {
-                s.Text(press.Press, s.Left, s.Y, 16, bold: true);
-                s.Text(press.SwitchOn, s.Left + s.Measure(press.Press, 16, true) + 14, s.Y, 11, colour: Sheet.Quiet);
+                s.Text(press.Press, s.Left, s.Y, size: 16, bold: true);
+                s.Text(
+                    press.SwitchOn,
+                    s.Left + s.Measure(press.Press, 16, true) + 14,
+                    s.Y,
+                    size: 11,
+                    colour: Sheet.Quiet
+                );
             });
-            s.Line(s.Y + 8, 0.75);
+            s.Line(s.Y + 8, thickness: 0.75);
             s.Y += 30;
             s.Table(() =>
             {
@@ -61,19 +67,19 @@ public static class DaySheetPdf
                     s.Box(s.Right - 14, s.Y - 12, 14, 14);
                     s.Row(() =>
                     {
-                        s.Cell(() => s.Text($"{b.From} to {b.To}", s.Left, s.Y, 13, bold: true), head: true);
+                        s.Cell(() => s.Text($"{b.From} to {b.To}", s.Left, s.Y, size: 13, bold: true), head: true);
                         s.Cell(() =>
                         {
-                            s.Text(b.Order, s.Left + 110, s.Y, 11, bold: true);
-                            s.Paragraph(b.What, s.Left + 110, s.Y + 15, s.Right - s.Left - 290, 10.5, 12.5);
+                            s.Text(b.Order, s.Left + 110, s.Y, size: 11, bold: true);
+                            s.Paragraph(b.What, s.Left + 110, s.Y + 15, s.Right - s.Left - 290, size: 10.5, 12.5);
                         });
-                        s.Cell(() => s.Text(b.Heat, s.Right - 168, s.Y, 11));
+                        s.Cell(() => s.Text(b.Heat, s.Right - 168, s.Y, size: 11));
                         s.Cell(() =>
                             s.Text(
                                 b.Note.Length > 0 ? $"{b.Who} {b.Note}".Trim() : b.Who,
                                 s.Right - 168,
                                 s.Y + 15,
-                                10.5,
+                                size: 10.5,
                                 colour: Sheet.Quiet
                             )
                         );
@@ -83,7 +89,7 @@ public static class DaySheetPdf
             });
             if (press.Batches.Count == 0)
             {
-                s.Text("Nothing placed: it stays cold.", s.Left, s.Y, 11, colour: Sheet.Quiet);
+                s.Text("Nothing placed: it stays cold.", s.Left, s.Y, size: 11, colour: Sheet.Quiet);
                 s.Y += 26;
             }
             s.Y += 12;
@@ -91,12 +97,14 @@ public static class DaySheetPdf
         if (d.Waits.Count > 0)
         {
             Room(s, d, 60);
-            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text("Not on this day", s.Left, s.Y, 13, bold: true));
+            s.Element(PdfBlockLevelElementTag.Heading2, () =>
+                s.Text("Not on this day", s.Left, s.Y, size: 13, bold: true)
+            );
             s.Y += 20;
             foreach (var wait in d.Waits)
             {
                 Room(s, d, 16);
-                s.Y = s.Paragraph(wait, s.Left, s.Y, s.Right - s.Left, 10.5, 13) + 17;
+                s.Y = s.Paragraph(wait, s.Left, s.Y, s.Right - s.Left, size: 10.5, 13) + 17;
             }
         }
         return s.Bytes();

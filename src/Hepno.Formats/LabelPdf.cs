@@ -33,7 +33,7 @@ public static class LabelPdf
 
     public static byte[] Print(IReadOnlyList<AddressLabel> labels)
     {
-        using var s = new Sheet(Size, $"Labels {labels[0].Order}", labels[0].From, 20);
+        using var s = new Sheet(Size, $"Labels {labels[0].Order}", shop: labels[0].From, 20);
         for (var i = 0; i < labels.Count; i++)
         {
             if (i > 0)
@@ -41,20 +41,20 @@ public static class LabelPdf
                 s.NextPage();
             }
             var l = labels[i];
-            s.Text(l.From, s.Left, 34, 11, bold: true);
-            s.Paragraph(l.FromLine, s.Left, 48, s.Right - s.Left, 9, 11, colour: Sheet.Quiet);
-            s.Line(76, 1.5);
+            s.Text(l.From, s.Left, 34, size: 11, bold: true);
+            s.Paragraph(l.FromLine, s.Left, 48, s.Right - s.Left, size: 9, 11, colour: Sheet.Quiet);
+            s.Line(76, thickness: 1.5);
             s.Element(PdfBlockLevelElementTag.Heading1, () =>
-                s.Y = s.Paragraph(l.To, s.Left, 130, s.Right - s.Left, 20, 23, bold: true)
+                s.Y = s.Paragraph(l.To, s.Left, 130, s.Right - s.Left, size: 20, 23, bold: true)
             );
             foreach (var line in l.Lines.Where(x => x != l.To))
             {
-                s.Y = s.Paragraph(line, s.Left, s.Y + 22, s.Right - s.Left, 16, 19);
+                s.Y = s.Paragraph(line, s.Left, s.Y + 22, s.Right - s.Left, size: 16, 19);
             }
-            s.Line(372, 0.75);
-            s.Text(l.Order, s.Left, 398, 16, bold: true);
-            s.Text(l.Weight, s.Left, 414, 10, colour: Sheet.Quiet);
-            s.Text($"parcel {l.Parcel}", s.Right, 398, 13, right: true);
+            s.Line(372, thickness: 0.75);
+            s.Text(l.Order, s.Left, 398, size: 16, bold: true);
+            s.Text(l.Weight, s.Left, 414, size: 10, colour: Sheet.Quiet);
+            s.Text($"parcel {l.Parcel}", s.Right, 398, size: 13, right: true);
         }
         return s.Bytes();
     }
@@ -63,20 +63,22 @@ public static class LabelPdf
     {
         using var s = new Sheet(Size, "Looking after it", c.Shop, 20);
         s.Mark(s.Left, 30);
-        s.Text(c.Shop, s.Left + 60, 48, 14, bold: true);
-        s.Element(PdfBlockLevelElementTag.Heading1, () => s.Text("Looking after it", s.Left, 110, 20, bold: true));
+        s.Text(c.Shop, s.Left + 60, 48, size: 14, bold: true);
+        s.Element(PdfBlockLevelElementTag.Heading1, () =>
+            s.Text("Looking after it", s.Left, 110, size: 20, bold: true)
+        );
         s.Y = 122;
         foreach (var rule in c.Rules)
         {
-            s.Y = s.Paragraph(rule, s.Left, s.Y + 24, s.Right - s.Left, 14, 18);
+            s.Y = s.Paragraph(rule, s.Left, s.Y + 24, s.Right - s.Left, size: 14, 18);
         }
-        s.Line(372, 0.75);
+        s.Line(372, thickness: 0.75);
         s.Paragraph(
             $"Something wrong with it? We put it right. {c.Contact}",
             s.Left,
             394,
             s.Right - s.Left,
-            10.5,
+            size: 10.5,
             13.5,
             colour: Sheet.Quiet
         );

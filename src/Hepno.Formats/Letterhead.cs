@@ -9,11 +9,11 @@ internal static class Letterhead
     public static void Draw(Sheet s, string shop, string shopLine, string what, string dates)
     {
         s.Mark(s.Left, 48);
-        s.Text(shop, s.Left + 60, 62, 16, bold: true);
-        s.Text(shopLine, s.Left + 60, 77, 9.5, colour: Sheet.Quiet);
-        s.Element(PdfBlockLevelElementTag.Heading1, () => s.Text(what, s.Right, 62, 13, bold: true, right: true));
-        s.Text(dates, s.Right, 77, 9.5, colour: Sheet.Quiet, right: true);
-        s.Line(90, 1.5);
+        s.Text(shop, s.Left + 60, 62, size: 16, bold: true);
+        s.Text(shopLine, s.Left + 60, 77, size: 9.5, colour: Sheet.Quiet);
+        s.Element(PdfBlockLevelElementTag.Heading1, () => s.Text(what, s.Right, 62, size: 13, bold: true, right: true));
+        s.Text(dates, s.Right, 77, size: 9.5, colour: Sheet.Quiet, right: true);
+        s.Line(90, thickness: 1.5);
         s.Y = 118;
     }
 
@@ -21,12 +21,12 @@ internal static class Letterhead
     public static void Further(Sheet s, string shop, string what, int pages)
     {
         s.NextPage();
-        s.Text(shop, s.Left, s.Y + 8, 9.5, colour: Sheet.Quiet);
+        s.Text(shop, s.Left, s.Y + 8, size: 9.5, colour: Sheet.Quiet);
         s.Text(
             pages > 0 ? $"{what}, page {s.Pages} of {pages}" : what,
             s.Right,
             s.Y + 8,
-            9.5,
+            size: 9.5,
             colour: Sheet.Quiet,
             right: true
         );
@@ -38,18 +38,18 @@ internal static class Letterhead
     public static void For(Sheet s, string customer, string contact)
     {
         var beside = s.Measure($"For {customer}", 11.5, true) + 10;
-        s.Y = s.Paragraph($"For {customer}", s.Left, s.Y, s.Right - s.Left, 11.5, 14, bold: true);
+        s.Y = s.Paragraph($"For {customer}", s.Left, s.Y, s.Right - s.Left, size: 11.5, 14, bold: true);
         if (contact.Length == 0)
         {
             return;
         }
         if (s.Left + beside + s.Measure(contact, 11.5) <= s.Right)
         {
-            s.Text(contact, s.Left + beside, s.Y, 11.5, colour: Sheet.Quiet);
+            s.Text(contact, s.Left + beside, s.Y, size: 11.5, colour: Sheet.Quiet);
         }
         else
         {
-            s.Y = s.Paragraph(contact, s.Left, s.Y + 14, s.Right - s.Left, 11.5, 14, colour: Sheet.Quiet) + 6;
+            s.Y = s.Paragraph(contact, s.Left, s.Y + 14, s.Right - s.Left, size: 11.5, 14, colour: Sheet.Quiet) + 6;
         }
     }
 }

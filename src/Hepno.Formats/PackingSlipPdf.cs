@@ -39,16 +39,16 @@ public static class PackingSlipPdf
     public static byte[] Print(PackingSlip p)
     {
         using var s = new Sheet(PaperSize.Of(p.Paper), $"Packing slip {p.Number}", p.Shop);
-        Letterhead.Draw(s, p.Shop, p.ShopLine, $"Packing slip {p.Number}", p.Date);
+        Letterhead.Draw(s, p.Shop, p.ShopLine, $"Packing slip {p.Number}", dates: p.Date);
         Letterhead.For(s, p.Customer, p.CustomerContact);
         s.Y += 34;
         foreach (var line in p.Lines)
         {
             Room(s, p, 40 + (line.Details.Count * 14) + RowHeight);
-            s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 13, 16, bold: true);
+            s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, size: 13, 16, bold: true);
             foreach (var detail in line.Details)
             {
-                s.Y = s.Paragraph(detail, s.Left, s.Y + 15, s.Right - s.Left, 10.5, 13, colour: Sheet.Quiet);
+                s.Y = s.Paragraph(detail, s.Left, s.Y + 15, s.Right - s.Left, size: 10.5, 13, colour: Sheet.Quiet);
             }
             s.Y += 26;
             s.Table(() =>
@@ -64,20 +64,27 @@ public static class PackingSlipPdf
             s.Y += 14;
         }
         Room(s, p, 30);
-        s.Line(s.Y - 14, 0.75);
+        s.Line(s.Y - 14, thickness: 0.75);
         s.Table(() => Row(s, "Pieces", p.Lines.Sum(l => l.Sizes.Sum(z => z.Pieces)), true));
         Room(s, p, 100);
-        s.Text("Looking after it", s.Left, s.Y + 44, 11.5, bold: true);
-        s.Paragraph(p.Care, s.Left, s.Y + 60, 320, 10.5, 14);
+        s.Text("Looking after it", s.Left, s.Y + 44, size: 11.5, bold: true);
+        s.Paragraph(p.Care, s.Left, s.Y + 60, 320, size: 10.5, 14);
         return s.Bytes();
     }
 
     private static void Row(Sheet s, string label, int pieces, bool bold) =>
         s.Row(() =>
         {
-            s.Cell(() => s.Text(label, s.Left + 26, s.Y, 14, bold: true), head: true);
+            s.Cell(() => s.Text(label, s.Left + 26, s.Y, size: 14, bold: true), head: true);
             s.Cell(() =>
-                s.Text(pieces.ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y, 14, bold: bold, right: true)
+                s.Text(
+                    pieces.ToString(CultureInfo.InvariantCulture),
+                    s.Left + 160,
+                    s.Y,
+                    size: 14,
+                    bold: bold,
+                    right: true
+                )
             );
         });
 

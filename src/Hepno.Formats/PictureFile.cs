@@ -60,7 +60,7 @@ public static class PictureFile
         }
         if (kind == "png" && IsAnimated(file))
         {
-            throw new NotAPictureException("The PNG is animated.", "Save the one picture that is printed.");
+            throw new NotAPictureException("The PNG is animated.", remedy: "Save the one picture that is printed.");
         }
         using var data = SKData.CreateCopy(file);
         using var codec = SKCodec.Create(data);
@@ -71,7 +71,10 @@ public static class PictureFile
         var (w, h) = (codec.Info.Width, codec.Info.Height);
         if (w <= 0 || h <= 0)
         {
-            throw new NotAPictureException($"The picture is {w} × {h} pixels.", "Send one with something in it.");
+            throw new NotAPictureException(
+                $"The picture is {w} × {h} pixels.",
+                remedy: "Send one with something in it."
+            );
         }
         if (w > LongestSide || h > LongestSide || (long)w * h > MostPixels)
         {
@@ -123,7 +126,7 @@ public static class PictureFile
                 SKCodecResult.Success => Upright(new(w, h, pixels), codec.EncodedOrigin),
                 SKCodecResult.IncompleteInput => throw new NotAPictureException(
                     "The picture ends before all of it is there.",
-                    "Fetch the file again: it was cut off on its way."
+                    remedy: "Fetch the file again: it was cut off on its way."
                 ),
                 _ => throw Broken(facts.Kind),
             };
@@ -147,7 +150,7 @@ public static class PictureFile
         }
         if (file.Length == 0)
         {
-            throw new NotAPictureException("The file is empty.", "Send the picture again.");
+            throw new NotAPictureException("The file is empty.", remedy: "Send the picture again.");
         }
         foreach (var (begins, what) in Others)
         {
@@ -155,13 +158,13 @@ public static class PictureFile
             {
                 throw new NotAPictureException(
                     $"The file is {what}, whatever it is called.",
-                    "Save it as PNG with a clear ground, at print size."
+                    remedy: "Save it as PNG with a clear ground, at print size."
                 );
             }
         }
         throw new NotAPictureException(
             "The file is no PNG, JPEG or SVG, whatever it is called.",
-            "Save it as PNG with a clear ground, at print size."
+            remedy: "Save it as PNG with a clear ground, at print size."
         );
     }
 
@@ -201,11 +204,11 @@ public static class PictureFile
     private static NotAPictureException TooLarge(string what, int w, int h) =>
         new(
             $"{what} says it is {w} × {h} pixels: more than 100 million, or a side over {LongestSide}.",
-            "Save it at print size with 300 to 600 pixels an inch."
+            remedy: "Save it at print size with 300 to 600 pixels an inch."
         );
 
     private static NotAPictureException Broken(string kind) =>
-        new($"The {kind.ToUpperInvariant()} is damaged.", "Fetch the file again, or save it anew.");
+        new($"The {kind.ToUpperInvariant()} is damaged.", remedy: "Fetch the file again, or save it anew.");
 
     private static bool IsTurned(SKEncodedOrigin origin) =>
         origin

@@ -75,13 +75,13 @@ public static class PlacementSheetPdf
 
     private static void Page(Sheet s, PlacementSheet sheet, string what, PlacementPrinted p)
     {
-        Letterhead.Draw(s, sheet.Shop, sheet.Customer, $"Placement {sheet.Number}", what);
-        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(p.Title, s.Left, s.Y, 15, bold: true));
+        Letterhead.Draw(s, sheet.Shop, sheet.Customer, what: $"Placement {sheet.Number}", what);
+        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(p.Title, s.Left, s.Y, size: 15, bold: true));
         s.Text(
             $"{p.Sizes}: {p.Distance} {p.Seam}, {p.Fingers}{(p.Aside.Length > 0 ? $"; {p.Aside}" : "")}",
             s.Left,
             s.Y + 18,
-            11.5
+            size: 11.5
         );
         s.Paragraph(
             "Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment "
@@ -89,16 +89,16 @@ public static class PlacementSheetPdf
             s.Left,
             s.Y + 34,
             s.Right - s.Left,
-            9.5,
+            size: 9.5,
             12,
             colour: Sheet.Quiet
         );
         // what lies to the wearer's right has the middle line at the other edge of the paper
         var (foot, middle) = (s.Bottom - 14, p.MiddleIn < 0 ? s.Right - 20 : s.Left + 20);
         var seam = p.Above ? foot : Top;
-        s.Line(s.Left - 20, seam, s.Right, seam, 1.5);
-        s.Text(SeamName(p.Seam), s.Right, seam + (p.Above ? 14 : -6), 10, right: true);
-        s.Line(middle, Top - 14, middle, foot, 1.5);
+        s.Line(s.Left - 20, seam, s.Right, seam, thickness: 1.5);
+        s.Text(SeamName(p.Seam), s.Right, seam + (p.Above ? 14 : -6), size: 10, right: true);
+        s.Line(middle, Top - 14, middle, foot, thickness: 1.5);
         Ruler(s, sheet.Metric, middle, seam, p.Above, foot);
         var left = middle + ((p.MiddleIn - (p.WidthIn / 2)) * Inch);
         var right = left + (p.WidthIn * Inch);
@@ -111,8 +111,8 @@ public static class PlacementSheetPdf
         Outline(s, from, to, Math.Min(near, far), Math.Max(near, far), foot, right > s.Right);
         // the distance stands beside the line it measures
         var at = Math.Min((from + to) / 2, s.Right - 60);
-        s.Line(at, seam, at, near, 0.6);
-        s.Text(p.Distance, at + 5, ((seam + near) / 2) + 4, 11, bold: true);
+        s.Line(at, seam, at, near, thickness: 0.6);
+        s.Text(p.Distance, at + 5, ((seam + near) / 2) + 4, size: 11, bold: true);
         if (p.MiddleIn >= 0 ? left < middle - 0.5 : right > middle + 0.5)
         {
             var over = Math.Abs((p.MiddleIn < 0 ? right : left) - middle) / Inch;
@@ -122,7 +122,7 @@ public static class PlacementSheetPdf
                     : $"it goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the middle line",
                 p.MiddleIn < 0 ? Math.Max(from + 6, to - 190) : middle + 10,
                 Math.Max(Math.Min(near, far), Top) + 16,
-                9,
+                size: 9,
                 colour: Sheet.Quiet
             );
         }
@@ -134,16 +134,16 @@ public static class PlacementSheetPdf
         var (from, to) = (Math.Max(top, Top - 14), Math.Min(bottom, foot));
         if (top >= Top - 14)
         {
-            s.Line(left, top, right, top, 1);
+            s.Line(left, top, right, top, thickness: 1);
         }
         if (bottom <= foot)
         {
-            s.Line(left, bottom, right, bottom, 1);
+            s.Line(left, bottom, right, bottom, thickness: 1);
         }
-        s.Line(left, from, left, to, 1);
+        s.Line(left, from, left, to, thickness: 1);
         if (!cut)
         {
-            s.Line(right, from, right, to, 1);
+            s.Line(right, from, right, to, thickness: 1);
         }
         var over = Math.Max(0, (bottom - foot) / Inch) + Math.Max(0, (Top - 14 - top) / Inch);
         if (over > 0.05)
@@ -152,7 +152,7 @@ public static class PlacementSheetPdf
                 $"goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the paper",
                 right - 6,
                 bottom > foot ? foot - 6 : from + 12,
-                9,
+                size: 9,
                 colour: Sheet.Quiet,
                 right: true
             );
@@ -165,12 +165,12 @@ public static class PlacementSheetPdf
         var direction = above ? -1 : 1;
         for (var n = 1; seam + (direction * n * step) is var y && y < foot && y > Top - 14; n++)
         {
-            s.Line(x - Tick, y, x, y, 0.6);
+            s.Line(x - Tick, y, x, y, thickness: 0.6);
             s.Text(
                 n.ToString(CultureInfo.InvariantCulture),
                 x - Tick - 3,
                 y + 3,
-                7.5,
+                size: 7.5,
                 colour: Sheet.Quiet,
                 right: true
             );

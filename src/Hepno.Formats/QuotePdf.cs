@@ -16,7 +16,7 @@ public static class QuotePdf
     public static byte[] Print(QuoteDocument q)
     {
         // printed once to count its pages, so that each can say which of how many it is
-        using var counting = new Sheet(PaperSize.Of(q.Paper), "", "");
+        using var counting = new Sheet(PaperSize.Of(q.Paper), "", shop: "");
         Draw(counting, q, 0);
         using var s = new Sheet(PaperSize.Of(q.Paper), $"{q.Kind} {q.Number}", q.Shop);
         Draw(s, q, counting.Pages);
@@ -32,12 +32,12 @@ public static class QuotePdf
             q.Shop,
             q.ShopLine,
             $"{q.Kind} {q.Number}",
-            pages > 1 ? $"{q.Dates}, page 1 of {pages}" : q.Dates
+            dates: pages > 1 ? $"{q.Dates}, page 1 of {pages}" : q.Dates
         );
         Letterhead.For(s, q.Customer, q.CustomerContact);
         s.Y += 28 * gap;
         s.Element(PdfBlockLevelElementTag.Heading2, () =>
-            s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true)
+            s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, size: 20, 23, bold: true)
         );
         s.Y += 32 * gap;
         var x = s.Left;
@@ -46,8 +46,8 @@ public static class QuotePdf
             var (at, last) = (x, i == q.Heads.Count - 1);
             s.Element(PdfBlockLevelElementTag.Paragraph, () =>
             {
-                s.Text(q.Heads[i].Label, at, s.Y, 9.5, colour: Sheet.Quiet);
-                s.Text(q.Heads[i].Value, at, s.Y + 22, 19, bold: true, colour: last ? Sheet.Go : Sheet.Ink);
+                s.Text(q.Heads[i].Label, at, s.Y, size: 9.5, colour: Sheet.Quiet);
+                s.Text(q.Heads[i].Value, at, s.Y + 22, size: 19, bold: true, colour: last ? Sheet.Go : Sheet.Ink);
             });
             x += Math.Max(110, s.Measure(q.Heads[i].Value, 19, true) + 28);
         }
@@ -100,7 +100,7 @@ public static class QuotePdf
                 s.Y += 16;
                 s.Row(() =>
                 {
-                    s.Cell(() => s.Text(extra.Label, s.Left + 12, s.Y, 10.5));
+                    s.Cell(() => s.Text(extra.Label, s.Left + 12, s.Y, size: 10.5));
                     Figures(s, figures, extra.Pieces, extra.Each, extra.Amount);
                 });
             }
@@ -112,10 +112,10 @@ public static class QuotePdf
 
     private static void HeadRow(Sheet s, double[] figures, IReadOnlyList<SizePrinted> beside, double sizesEnd)
     {
-        s.Line(s.Y - 12, 0.75, Sheet.Rule);
+        s.Line(s.Y - 12, thickness: 0.75, Sheet.Rule);
         s.Row(() =>
         {
-            s.Cell(() => s.Text("What", s.Left, s.Y, 9, colour: Sheet.Quiet), head: true);
+            s.Cell(() => s.Text("What", s.Left, s.Y, size: 9, colour: Sheet.Quiet), head: true);
             for (var i = 0; i < beside.Count; i++)
             {
                 s.Cell(
@@ -124,7 +124,7 @@ public static class QuotePdf
                             beside[i].Size,
                             sizesEnd - ((beside.Count - 1 - i) * SizeStep),
                             s.Y,
-                            9,
+                            size: 9,
                             colour: Sheet.Quiet,
                             right: true
                         ),
@@ -133,7 +133,7 @@ public static class QuotePdf
             }
             foreach (var (label, at) in Heads.Zip(figures))
             {
-                s.Cell(() => s.Text(label, at, s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+                s.Cell(() => s.Text(label, at, s.Y, size: 9, colour: Sheet.Quiet, right: true), head: true);
             }
         });
         s.Line(s.Y + 6);
@@ -150,14 +150,22 @@ public static class QuotePdf
         var top = s.Y;
         s.Cell(() =>
         {
-            s.Y = s.Paragraph(line.What, s.Left, s.Y, WhatWidth(s, figures, beside.Count), 10.5, 13, bold: true);
+            s.Y = s.Paragraph(
+                line.What,
+                s.Left,
+                s.Y,
+                WhatWidth(s, figures, beside.Count),
+                10.5,
+                leading: 13,
+                bold: true
+            );
             foreach (var detail in line.Details)
             {
-                s.Y = s.Paragraph(detail, s.Left, s.Y + 14, s.Right - s.Left - 190, 9.5, 12, colour: Sheet.Quiet);
+                s.Y = s.Paragraph(detail, s.Left, s.Y + 14, s.Right - s.Left - 190, size: 9.5, 12, colour: Sheet.Quiet);
             }
             if (beside.Count == 0 && line.Sizes.Count > 0)
             {
-                s.Y = s.Paragraph(SizesInLine(line), s.Left, s.Y + 15, figures[0] - s.Left - 40, 10.5, 13.5);
+                s.Y = s.Paragraph(SizesInLine(line), s.Left, s.Y + 15, figures[0] - s.Left - 40, size: 10.5, 13.5);
             }
         });
         for (var i = 0; i < beside.Count; i++)
@@ -167,7 +175,7 @@ public static class QuotePdf
                     beside[i].Pieces.ToString(CultureInfo.InvariantCulture),
                     sizesEnd - ((beside.Count - 1 - i) * SizeStep),
                     top,
-                    10.5,
+                    size: 10.5,
                     right: true
                 )
             );
@@ -186,8 +194,8 @@ public static class QuotePdf
 
     private static double Height(Sheet s, LinePrinted line, double[] figures, int beside) =>
         (s.Lines(line.What, WhatWidth(s, figures, beside), 10.5, true).Count() * 13)
-        + line.Details.Sum(d => 2 + (s.Lines(d, s.Right - s.Left - 190, 9.5).Count() * 12))
-        + (beside == 0 ? s.Lines(SizesInLine(line), figures[0] - s.Left - 40, 10.5).Count() * 14.5 : 0)
+        + line.Details.Sum(d => 2 + (s.Lines(d, s.Right - s.Left - 190, size: 9.5).Count() * 12))
+        + (beside == 0 ? s.Lines(SizesInLine(line), figures[0] - s.Left - 40, size: 10.5).Count() * 14.5 : 0)
         + (line.Extras.Count * 16)
         + 12;
 
@@ -196,7 +204,7 @@ public static class QuotePdf
         for (var i = 0; i < values.Length; i++)
         {
             var (value, x) = (values[i], at[i]);
-            s.Cell(() => s.Text(value, x, s.Y, 10.5, right: true));
+            s.Cell(() => s.Text(value, x, s.Y, size: 10.5, right: true));
         }
     }
 
@@ -219,18 +227,20 @@ public static class QuotePdf
 
     private static void Others(Sheet s, IReadOnlyList<OtherPrinted> others, double gap)
     {
-        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text("Or made another way", s.Left, s.Y, 11.5, bold: true));
-        s.Line(s.Y + 8, 0.75);
+        s.Element(PdfBlockLevelElementTag.Heading2, () =>
+            s.Text("Or made another way", s.Left, s.Y, size: 11.5, bold: true)
+        );
+        s.Line(s.Y + 8, thickness: 0.75);
         s.Y += 24;
         double[] figures = [s.Right - 190, s.Right - 120, s.Right];
         s.Table(() =>
         {
             s.Row(() =>
             {
-                s.Cell(() => s.Text("How", s.Left, s.Y, 9, colour: Sheet.Quiet), head: true);
+                s.Cell(() => s.Text("How", s.Left, s.Y, size: 9, colour: Sheet.Quiet), head: true);
                 foreach (var (label, at) in OtherHeads.Zip(figures))
                 {
-                    s.Cell(() => s.Text(label, at, s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+                    s.Cell(() => s.Text(label, at, s.Y, size: 9, colour: Sheet.Quiet, right: true), head: true);
                 }
             });
             foreach (var way in others)
@@ -245,29 +255,29 @@ public static class QuotePdf
                             s.Left,
                             top,
                             figures[0] - s.Left - 60,
-                            10.5,
+                            size: 10.5,
                             13,
                             bold: way.Quoted
                         )
                     );
                     foreach (var (value, at) in new[] { way.Each, way.InAll, way.Ready }.Zip(figures))
                     {
-                        s.Cell(() => s.Text(value, at, top, 10.5, bold: way.Quoted, right: true));
+                        s.Cell(() => s.Text(value, at, top, size: 10.5, bold: way.Quoted, right: true));
                     }
                     s.Y = end;
                 });
             }
         });
-        s.Line(s.Y + 8, 0.5, Sheet.Rule);
+        s.Line(s.Y + 8, thickness: 0.5, Sheet.Rule);
         s.Y += 34 * gap;
     }
 
     private static void Tiers(Sheet s, QuoteDocument q, double gap)
     {
         s.Element(PdfBlockLevelElementTag.Heading2, () =>
-            s.Text("If you order more, or fewer", s.Left, s.Y, 11.5, bold: true)
+            s.Text("If you order more, or fewer", s.Left, s.Y, size: 11.5, bold: true)
         );
-        s.Line(s.Y + 8, 0.75);
+        s.Line(s.Y + 8, thickness: 0.75);
         var width = (s.Right - s.Left - 70) / q.Tiers.Count;
         var rows = new (string Label, Func<TierPrinted, string> Of)[]
         {
@@ -282,7 +292,7 @@ public static class QuotePdf
             {
                 s.Row(() =>
                 {
-                    s.Cell(() => s.Text(label, s.Left, s.Y, 9.5, colour: Sheet.Quiet), head: true);
+                    s.Cell(() => s.Text(label, s.Left, s.Y, size: 9.5, colour: Sheet.Quiet), head: true);
                     for (var i = 0; i < q.Tiers.Count; i++)
                     {
                         s.Cell(() =>
@@ -290,14 +300,14 @@ public static class QuotePdf
                                 of(q.Tiers[i]),
                                 s.Left + 70 + ((i + 1) * width),
                                 s.Y,
-                                label == "In all" ? 9.5 : 11.5,
+                                size: label == "In all" ? 9.5 : 11.5,
                                 bold: q.Tiers[i].Yours || label == "Pieces",
                                 right: true
                             )
                         );
                     }
                 });
-                s.Line(s.Y + 6, 0.5, Sheet.Rule);
+                s.Line(s.Y + 6, thickness: 0.5, Sheet.Rule);
                 s.Y += 20;
             }
         });
@@ -305,7 +315,7 @@ public static class QuotePdf
         {
             if (q.Tiers[i].Yours)
             {
-                s.Text("yours", s.Left + 70 + ((i + 1) * width), s.Y, 9.5, bold: true, right: true);
+                s.Text("yours", s.Left + 70 + ((i + 1) * width), s.Y, size: 9.5, bold: true, right: true);
                 s.Box(s.Left + 76 + (i * width), s.Y - 76, width - 2, 82);
             }
         }
@@ -319,16 +329,16 @@ public static class QuotePdf
         for (var i = 0; i < q.Columns.Count; i++)
         {
             var x = s.Left + (i * (width + 20));
-            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(q.Columns[i].Label, x, s.Y, 11, bold: true));
-            s.Paragraph(q.Columns[i].Value, x, s.Y + 16, width, 9.5, 12.5);
+            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(q.Columns[i].Label, x, s.Y, size: 11, bold: true));
+            s.Paragraph(q.Columns[i].Value, x, s.Y + 16, width, 9.5, leading: 12.5);
         }
         var foot = s.Paper.Height - Sheet.Margin;
-        s.Line(foot - (34 * gap) - 8, 0.75);
+        s.Line(foot - (34 * gap) - 8, thickness: 0.75);
         if (q.Kind == "Quote")
         {
-            s.Text("Yes, as quoted:", s.Left, foot - 6, 9.5);
+            s.Text("Yes, as quoted:", s.Left, foot - 6, size: 9.5);
             s.Line(s.Left + 78, foot - 4, s.Left + 260, foot - 4);
         }
-        s.Text($"{q.Shop}. {q.Contact}", s.Right, foot - 6, 9.5, colour: Sheet.Quiet, right: true);
+        s.Text($"{q.Shop}. {q.Contact}", s.Right, foot - 6, size: 9.5, colour: Sheet.Quiet, right: true);
     }
 }

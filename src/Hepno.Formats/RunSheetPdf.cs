@@ -62,18 +62,18 @@ public static class RunSheetPdf
     public static byte[] Print(RunSheet r)
     {
         using var s = new Sheet(PaperSize.Of(r.Paper), $"Run sheet {r.Number}", r.Shop);
-        Letterhead.Draw(s, r.Shop, r.Customer, $"Run sheet {r.Number}", r.Due);
+        Letterhead.Draw(s, r.Shop, r.Customer, what: $"Run sheet {r.Number}", r.Due);
         if (r.Note.Length > 0)
         {
-            s.Y = s.Paragraph(r.Note, s.Left, s.Y, s.Right - s.Left, 11, 13.5) + 22;
+            s.Y = s.Paragraph(r.Note, s.Left, s.Y, s.Right - s.Left, size: 11, 13.5) + 22;
         }
         foreach (var line in r.Lines)
         {
             Room(s, r, 110);
             s.Element(PdfBlockLevelElementTag.Heading2, () =>
-                s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 15, 18, bold: true)
+                s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, size: 15, 18, bold: true)
             );
-            s.Y = s.Paragraph(line.Press, s.Left, s.Y + 15, s.Right - s.Left, 10, 12.5, colour: Sheet.Quiet) + 20;
+            s.Y = s.Paragraph(line.Press, s.Left, s.Y + 15, s.Right - s.Left, size: 10, 12.5, colour: Sheet.Quiet) + 20;
             for (var i = 0; i < line.Passes.Count; i++)
             {
                 Pass(s, r, line.Passes[i], i + 1);
@@ -92,14 +92,14 @@ public static class RunSheetPdf
             s.Y += 16;
         }
         Room(s, r, 50);
-        s.Line(s.Y - 8, 0.75);
+        s.Line(s.Y - 8, thickness: 0.75);
         s.Paragraph(
             "First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is "
                 + $"spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.",
             s.Left,
             s.Y + 6,
             s.Right - s.Left,
-            10,
+            size: 10,
             12.5
         );
         return s.Bytes();
@@ -108,12 +108,12 @@ public static class RunSheetPdf
     private static void Pass(Sheet s, RunSheet r, PassPrinted p, int number)
     {
         Room(s, r, 62);
-        s.Text($"{number}  {p.Title}", s.Left, s.Y, 12, bold: true);
-        s.Y = s.Paragraph(p.Recipe, s.Left + 18, s.Y + 16, s.Right - s.Left - 18, 13, 16, bold: true);
-        s.Y = s.Paragraph(p.How, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13);
+        s.Text($"{number}  {p.Title}", s.Left, s.Y, size: 12, bold: true);
+        s.Y = s.Paragraph(p.Recipe, s.Left + 18, s.Y + 16, s.Right - s.Left - 18, size: 13, 16, bold: true);
+        s.Y = s.Paragraph(p.How, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, size: 10.5, 13);
         if (p.Caution.Length > 0)
         {
-            s.Y = s.Paragraph(p.Caution, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13, bold: true);
+            s.Y = s.Paragraph(p.Caution, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, size: 10.5, 13, bold: true);
         }
         if (p.Checks.Length > 0)
         {
@@ -122,7 +122,7 @@ public static class RunSheetPdf
                 s.Left + 18,
                 s.Y + 14,
                 s.Right - s.Left - 18,
-                10.5,
+                size: 10.5,
                 13
             );
         }
@@ -134,11 +134,13 @@ public static class RunSheetPdf
         Room(s, r, Step + 6);
         s.Row(() =>
         {
-            s.Cell(() => s.Text(name.Number.ToString(CultureInfo.InvariantCulture), s.Left + 24, s.Y, 11, right: true));
-            s.Cell(() => s.Text(name.Size, s.Left + 36, s.Y, 13, bold: true), head: true);
-            s.Cell(() => s.Text(name.Says, s.Left + 90, s.Y, 13));
+            s.Cell(() =>
+                s.Text(name.Number.ToString(CultureInfo.InvariantCulture), s.Left + 24, s.Y, size: 11, right: true)
+            );
+            s.Cell(() => s.Text(name.Size, s.Left + 36, s.Y, size: 13, bold: true), head: true);
+            s.Cell(() => s.Text(name.Says, s.Left + 90, s.Y, size: 13));
         });
-        s.Box(s.Right - Box, s.Y - Box + 1, Box, Box, 0.6);
+        s.Box(s.Right - Box, s.Y - Box + 1, Box, Box, thickness: 0.6);
         s.Y += Step + 3;
     }
 
@@ -149,8 +151,10 @@ public static class RunSheetPdf
         Room(s, r, Step * Math.Min(rows, 3) + 6);
         s.Row(() =>
         {
-            s.Cell(() => s.Text(size.Size, s.Left, s.Y, 13, bold: true), head: true);
-            s.Cell(() => s.Text(size.Pieces.ToString(CultureInfo.InvariantCulture), s.Left + 80, s.Y, 12, right: true));
+            s.Cell(() => s.Text(size.Size, s.Left, s.Y, size: 13, bold: true), head: true);
+            s.Cell(() =>
+                s.Text(size.Pieces.ToString(CultureInfo.InvariantCulture), s.Left + 80, s.Y, size: 12, right: true)
+            );
         });
         for (var n = 0; n < size.Pieces; n++)
         {
@@ -159,7 +163,7 @@ public static class RunSheetPdf
                 s.Y += Step;
                 Room(s, r, Step);
             }
-            s.Box(s.Left + 90 + (n % across * Step), s.Y - Box + 1, Box, Box, 0.6);
+            s.Box(s.Left + 90 + (n % across * Step), s.Y - Box + 1, Box, Box, thickness: 0.6);
         }
         s.Y += Step + 6;
     }

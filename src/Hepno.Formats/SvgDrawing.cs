@@ -40,7 +40,7 @@ public static class SvgDrawing
                 ? drawing.Result
                 : throw new NotAPictureException(
                     $"The drawing takes longer than {Longest.TotalSeconds:0} seconds to draw.",
-                    "Simplify it, or save it as PNG at print size."
+                    remedy: "Simplify it, or save it as PNG at print size."
                 );
         }
         catch (AggregateException failed) when (failed.InnerException is NotAPictureException not)
@@ -52,7 +52,7 @@ public static class SvgDrawing
             // whatever the drawing library stumbles over is the drawing's fault to the owner
             throw new NotAPictureException(
                 "The drawing cannot be drawn.",
-                "Save it again as plain SVG, or as PNG at print size."
+                remedy: "Save it again as plain SVG, or as PNG at print size."
             );
         }
     }
@@ -70,7 +70,7 @@ public static class SvgDrawing
         {
             throw new NotAPictureException(
                 "The drawing has no size, or nothing in it.",
-                "Give it a width, a height and something to print."
+                remedy: "Give it a width, a height and something to print."
             );
         }
         var box = picture.CullRect;
@@ -98,7 +98,10 @@ public static class SvgDrawing
                 0
             )
                 ? new(w, h, pixels)
-                : throw new NotAPictureException("The drawing cannot be drawn.", "Save it as PNG at print size.");
+                : throw new NotAPictureException(
+                    "The drawing cannot be drawn.",
+                    remedy: "Save it as PNG at print size."
+                );
         }
         finally
         {

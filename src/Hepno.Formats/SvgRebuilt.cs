@@ -54,21 +54,21 @@ public static partial class SvgRebuilt
                 broken.Message.Contains("DTD", StringComparison.Ordinal)
                     ? "The drawing carries a document type of its own, which may hide anything."
                     : $"The drawing is damaged in line {Math.Max(1, broken.LineNumber)}.",
-                "Save it again as plain SVG."
+                remedy: "Save it again as plain SVG."
             );
         }
         if (root.Name.LocalName != "svg")
         {
             throw new NotAPictureException(
                 $"The file is XML, but a <{(root.Name.LocalName.Length > 40 ? "..." : root.Name.LocalName)}> and no drawing.",
-                "Save it as plain SVG."
+                remedy: "Save it as plain SVG."
             );
         }
         if (root.Descendants().Any(e => e.Name.LocalName is "text" or "tspan" && e.Value.Trim().Length > 0))
         {
             throw new NotAPictureException(
                 "The drawing holds live text, and its typeface is not here: it would be printed in another.",
-                "Turn the text into outlines in the drawing program, and save it again."
+                remedy: "Turn the text into outlines in the drawing program, and save it again."
             );
         }
         var clean = Rebuilt(root)!;
@@ -98,7 +98,7 @@ public static partial class SvgRebuilt
             {
                 throw new NotAPictureException(
                     $"The drawing is nested more than {Deepest} deep.",
-                    "Ungroup it, and save it as plain SVG."
+                    remedy: "Ungroup it, and save it as plain SVG."
                 );
             }
             switch (reader.NodeType)
@@ -200,7 +200,7 @@ public static partial class SvgRebuilt
             {
                 throw new NotAPictureException(
                     "The drawing has a part that contains itself.",
-                    "Save it again as plain SVG, its copies made real."
+                    remedy: "Save it again as plain SVG, its copies made real."
                 );
             }
             var inner = e.Elements().Select(Drawn).ToList();
@@ -225,21 +225,21 @@ public static partial class SvgRebuilt
         {
             throw new NotAPictureException(
                 $"The drawing has more than {MostDrawn} parts, copies counted.",
-                "Simplify it, or save it as PNG at print size."
+                remedy: "Simplify it, or save it as PNG at print size."
             );
         }
         if (pixels > MostPixels)
         {
             throw new NotAPictureException(
                 "The pictures inside the drawing have more than 100 million pixels together, copies counted.",
-                "Save it as PNG at print size."
+                remedy: "Save it as PNG at print size."
             );
         }
         if (layers > MostLayers)
         {
             throw new NotAPictureException(
                 $"The drawing lays {layers} half-clear or masked groups into one another: more than {MostLayers}.",
-                "Merge them in the drawing program, or save it as PNG at print size."
+                remedy: "Merge them in the drawing program, or save it as PNG at print size."
             );
         }
     }

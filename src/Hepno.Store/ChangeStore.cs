@@ -21,7 +21,7 @@ public static class ChangeStore
     public static List<Change> Since(SqliteConnection connection, long seq, int most) =>
         connection.Query(
             "SELECT seq, kind, id, version FROM change WHERE seq > @seq ORDER BY seq LIMIT @most",
-            r => new Change(r.Long("seq"), r.Text("kind"), r.Text("id"), r.Long("version")),
+            r => new Change(r.Long("seq"), r.Text("kind"), Id: r.Text("id"), r.Long("version")),
             ("@seq", seq),
             ("@most", most)
         );

@@ -62,14 +62,19 @@ public static class CureStore
                     r.Wall("at_wall"),
                     r.Text("station_id"),
                     r.Real("temperature_f"),
-                    r.Real("minutes"),
+                    Minutes: r.Real("minutes"),
                     r.Text("by_whom"),
                     r.Word<CureSign>("sign"),
                     r.Word<ControlPrint>("before_print"),
                     r.Word<ControlPrint>("after_print"),
                     [.. prints[r.Text("id")]],
                     [.. lots[r.Text("id")]],
-                    new CureUse(r.Real("colour_ml"), r.Real("white_ml"), r.Real("film_in"), r.Real("powder_g")),
+                    new CureUse(
+                        r.Real("colour_ml"),
+                        WhiteMl: r.Real("white_ml"),
+                        r.Real("film_in"),
+                        PowderG: r.Real("powder_g")
+                    ),
                     r.Word<CureVerdict>("verdict"),
                     r.Text("why")
                 ),

@@ -78,9 +78,9 @@ public static class CustomerStore
         new(
             r.Text("id"),
             r.Text("name"),
-            r.Text("contact"),
+            Contact: r.Text("contact"),
             r.Text("address"),
-            r.Text("tax_exempt"),
+            TaxExempt: r.Text("tax_exempt"),
             r.Int("account_days")
         );
 }

@@ -15,14 +15,14 @@ internal static class ClothStore
                     r => new Versioned<RollCloth>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             r.Text("product"),
                             r.Real("polyester_percent"),
-                            r.Real("weight_gsm"),
+                            WeightGsm: r.Real("weight_gsm"),
                             r.Real("width_in"),
                             r.Money("foot_micros"),
                             r.Real("step_in"),
-                            r.Real("shrink_share"),
+                            ShrinkShare: r.Real("shrink_share"),
                             r.Money("freight_micros"),
                             r.Int("lead_days")
                         ),
@@ -64,11 +64,11 @@ internal static class CalenderStore
                     r => new Versioned<Calender>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("paper_width_in"),
                             r.Money("paper_foot_micros"),
                             r.Real("print_in2_minute"),
-                            r.Real("ink_ml_in2"),
+                            InkMlPerIn2: r.Real("ink_ml_in2"),
                             r.Money("ink_ml_micros"),
                             r.Real("in_minute"),
                             r.Money("notions_micros"),

@@ -15,9 +15,9 @@ internal static class CutterStore
                     r => new Versioned<Cutter>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("cut_width_in"),
-                            r.Real("speed_in2_minute"),
+                            SpeedIn2PerMinute: r.Real("speed_in2_minute"),
                             r.Equipment(),
                             r.Text("cautions")
                         ),

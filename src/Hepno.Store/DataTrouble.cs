@@ -27,20 +27,20 @@ public static class DataTrouble
             SqliteException { SqliteErrorCode: Damaged or NotADatabase } => new(
                 "damaged",
                 $"The data in {folder} is damaged.",
-                "Put the last good copy back: ./hepno restore and the name of a folder in backups. What is there "
+                remedy: "Put the last good copy back: ./hepno restore and the name of a folder in backups. What is there "
                     + "now is kept."
             ),
             SqliteException { SqliteErrorCode: Busy or Locked } => new(
                 "busy",
                 $"Another program holds the data in {folder}.",
-                "Close it, and do it again."
+                remedy: "Close it, and do it again."
             ),
             SqliteException { SqliteErrorCode: Full } => FullDisk(),
             SqliteException { SqliteErrorCode: DiskError } => HasRoom(folder)
                 ? new(
                     "disk-error",
                     $"The disk of {folder} cannot be read or written.",
-                    "Look at the disk, and copy the folder to another one."
+                    remedy: "Look at the disk, and copy the folder to another one."
                 )
                 : FullDisk(),
             SqliteException { SqliteErrorCode: ReadOnly or CannotOpen } or UnauthorizedAccessException => Unwritable(
@@ -57,7 +57,7 @@ public static class DataTrouble
             "gone",
             $"There is no shop in {folder}, but there are copies of one: the last, {copy.Name}, holds "
                 + $"{copy.Manifest!.Data.Orders} orders.",
-            $"Put it back: ./hepno restore {Path.Combine(folder, "backups", copy.Name)} --data {folder}. For a "
+            remedy: $"Put it back: ./hepno restore {Path.Combine(folder, "backups", copy.Name)} --data {folder}. For a "
                 + "new shop name another folder with --data."
         );
 
@@ -66,7 +66,7 @@ public static class DataTrouble
         new(
             "moved",
             $"{path} was removed or replaced while Hepno ran: this was not kept.",
-            "Stop Hepno, put the file or the last good copy back, and start it again."
+            remedy: "Stop Hepno, put the file or the last good copy back, and start it again."
         );
 
     /// <summary>Whether a file can be made in a folder.</summary>
@@ -92,13 +92,13 @@ public static class DataTrouble
         new(
             "disk-full",
             "The disk is full: nothing more can be kept.",
-            "Free some space. Reading goes on, and what is on the screen stays there."
+            remedy: "Free some space. Reading goes on, and what is on the screen stays there."
         );
 
     private static DataTroubleException Unwritable(string folder) =>
         new(
             "read-only",
             $"The folder {folder} cannot be written.",
-            "Look at whose it is and whether its disk may be written, or name another with --data."
+            remedy: "Look at whose it is and whether its disk may be written, or name another with --data."
         );
 }

@@ -270,7 +270,7 @@ public sealed class Db : IDisposable
         if (at > 0 && at < known)
         {
             // checked before the first of it changes: with it one goes back to the program before
-            Backups.Make(Folder, $"before-{at + 1:0000}-{now:yyyyMMdd-HHmmss}", $"before-{at + 1:0000}", now);
+            Backups.Make(Folder, $"before-{at + 1:0000}-{now:yyyyMMdd-HHmmss}", why: $"before-{at + 1:0000}", now);
         }
         BringUp(connection);
     }

@@ -17,14 +17,14 @@ internal static class DesignStore
                         new(
                             r.Text("id"),
                             r.Text("name"),
-                            r.Text("kind"),
+                            Kind: r.Text("kind"),
                             r.Text("hash"),
                             r.Long("bytes"),
                             r.Real("width_in"),
                             KnownDocuments.MeasuredArtwork.Read(r.Text("report")),
                             new(
                                 r.Text("whose"),
-                                r.Text("said_by"),
+                                SaidBy: r.Text("said_by"),
                                 r.DayOrNull("said_on"),
                                 r.Text("proof"),
                                 r.Word<RightsKind>("rights_kind"),
@@ -33,7 +33,7 @@ internal static class DesignStore
                                 r.Flag("rights_sold")
                             ),
                             r.TextOrNull("came_as"),
-                            r.Text("next_time")
+                            NextTime: r.Text("next_time")
                         ),
                         r.Long("version")
                     ),

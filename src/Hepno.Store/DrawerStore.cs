@@ -38,7 +38,7 @@ public static class DrawerStore
                         design,
                         more.FilmId,
                         0,
-                        KeptPrint.UsualDays,
+                        GoodDays: KeptPrint.UsualDays,
                         []
                     )
                 );

@@ -8,11 +8,11 @@ internal static class EquipmentColumns
     public static EquipmentHour Equipment(this Rows.Row r) =>
         new(
             r.Money("price_new_micros"),
-            r.Money("resale_micros"),
+            Resale: r.Money("resale_micros"),
             r.Real("useful_years"),
-            r.Real("hours_a_year"),
+            ProductiveHoursAYear: r.Real("hours_a_year"),
             r.Real("power_kw"),
-            r.Real("duty_share"),
+            DutyShare: r.Real("duty_share"),
             r.Money("upkeep_micros")
         );
 

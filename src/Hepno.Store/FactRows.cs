@@ -22,7 +22,7 @@ internal sealed class FactRows(OrderRows rows)
 
     private static readonly OrderTable<FromDrawer> Drawer = new(
         "order_drawer",
-        r => new(r.Text("line_id"), r.Text("key"), r.Text("kept_id"), r.Int("pieces"), r.Text("film_id")),
+        r => new(r.Text("line_id"), r.Text("key"), KeptId: r.Text("kept_id"), r.Int("pieces"), r.Text("film_id")),
         d => [("line_id", d.LineId), ("key", d.Key), ("kept_id", d.KeptId), ("pieces", d.Count), ("film_id", d.FilmId)]
     );
 
@@ -40,7 +40,7 @@ internal sealed class FactRows(OrderRows rows)
                 r.Text("placement_id"),
                 r.Int("layer"),
                 r.Text("remnant_id"),
-                r.Text("vinyl_id"),
+                VinylId: r.Text("vinyl_id"),
                 r.Real("width_in"),
                 r.Real("length_in")
             ),
@@ -119,7 +119,7 @@ internal sealed class FactRows(OrderRows rows)
 
     private static readonly OrderTable<Attachment> Attached = new(
         "order_attachment",
-        r => new(r.Text("id"), r.Text("name"), r.Text("hash"), r.Long("bytes"), r.Utc("at")),
+        r => new(r.Text("id"), Name: r.Text("name"), r.Text("hash"), r.Long("bytes"), r.Utc("at")),
         a => [("id", a.Id), ("name", a.Name), ("hash", a.Hash), ("bytes", a.Bytes), ("at", a.At)]
     );
 
@@ -214,9 +214,9 @@ internal sealed class FactRows(OrderRows rows)
             : new(
                 r.Word<EndKind>("ended_kind"),
                 r.Text("ended_why"),
-                r.Text("ended_to"),
+                ToWhom: r.Text("ended_to"),
                 r.MoneyOrNull("ended_their_price_micros"),
-                r.Money("ended_settled_micros"),
+                Settled: r.Money("ended_settled_micros"),
                 r.Utc("closed_at")
             );
 

@@ -97,7 +97,7 @@ internal static class FilmStore
                         var roll = r.RealOrNull("roll_width_in") is { } width
                             ? new FilmRoll(
                                 width,
-                                r.RealOrNull("roll_step_in") ?? 0,
+                                StepIn: r.RealOrNull("roll_step_in") ?? 0,
                                 [.. steps[film]],
                                 [.. lengths[film]]
                             )
@@ -108,7 +108,7 @@ internal static class FilmStore
                         return new Versioned<TransferPriceList>(
                             new(
                                 film,
-                                r.Text("supplier"),
+                                Supplier: r.Text("supplier"),
                                 r.Text("product"),
                                 [.. sizes[film]],
                                 r.Money("freight_micros"),

@@ -27,13 +27,13 @@ internal static class KeptPrintStore
                     r => new Versioned<KeptPrint>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("width_in"),
                             r.Real("height_in"),
                             r.IdOrNull<DesignId>("design_id"),
                             r.Text("product_id"),
                             r.Int("keep"),
-                            r.Int("good_days"),
+                            GoodDays: r.Int("good_days"),
                             [.. lots[r.Text("id")]]
                         ),
                         r.Long("version")

@@ -27,7 +27,7 @@ internal static class LayoutStore
                             r.Real("width_in"),
                             r.Real("height_in"),
                             r.Int("needed"),
-                            r.Int("extra"),
+                            Extra: r.Int("extra"),
                             r.Flag("may_turn"),
                             r.Text("for_order"),
                             r.Real("cover")
@@ -48,7 +48,7 @@ internal static class LayoutStore
                             r.Real("x_in"),
                             r.Real("y_in"),
                             r.Flag("turned"),
-                            r.Flag("pinned")
+                            Pinned: r.Flag("pinned")
                         )
                     ),
                 values

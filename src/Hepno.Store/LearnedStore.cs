@@ -30,7 +30,7 @@ public static class LearnedStore
             SELECT o.id, o.version, (SELECT coalesce(max(seq), 0) FROM run_event e WHERE e.order_id = o.id) AS last
             FROM orders o WHERE o.handed_at IS NOT NULL AND {IsMissing} ORDER BY o.number DESC LIMIT @most
             """,
-            r => new ToLearn(r.Text("id"), r.Long("version"), r.Long("last")),
+            r => new ToLearn(r.Text("id"), r.Long("version"), LastEvent: r.Long("last")),
             ("@rule", rule),
             ("@most", most)
         );
@@ -63,9 +63,9 @@ public static class LearnedStore
                 r.Text("method_id"),
                 r.Text("what"),
                 r.Real("standard"),
-                r.Real("recorded"),
+                Recorded: r.Real("recorded"),
                 r.Int("seen"),
-                r.Int("spoiled")
+                Spoiled: r.Int("spoiled")
             ),
             ("@rule", rule),
             ("@but", System.Text.Json.JsonSerializer.Serialize(but))
@@ -81,7 +81,7 @@ public static class LearnedStore
             JOIN learned_order l ON l.order_id = o.id AND l.rule = @rule
             JOIN learned_part p ON p.order_id = o.id AND p.kind = 'Earned'
             """,
-            r => new EarnedByHands((decimal)r.Real("profit"), (decimal)r.Real("hours")),
+            r => new EarnedByHands((decimal)r.Real("profit"), Hours: (decimal)r.Real("hours")),
             ("@last", LastOrders),
             ("@rule", rule)
         )[0];

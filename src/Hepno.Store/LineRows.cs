@@ -16,7 +16,7 @@ internal sealed class LineRows
 
     private static readonly OrderTable<OfLine<OwnPiece>> Names = new(
         "order_own",
-        r => new(r.Text("line_id"), new(r.Text("size"), r.Text("name"), r.Text("number"))),
+        r => new(r.Text("line_id"), new(r.Text("size"), Name: r.Text("name"), r.Text("number"))),
         x => [("line_id", x.LineId), ("size", x.Value.Size), ("name", x.Value.Name), ("number", x.Value.Number)]
     );
 
@@ -27,7 +27,12 @@ internal sealed class LineRows
                 r.Text("line_id"),
                 (
                     r.Text("placement_id"),
-                    new(r.Text("hex"), r.Real("width_share"), r.Real("height_share"), r.Real("paint_share"))
+                    new(
+                        r.Text("hex"),
+                        r.Real("width_share"),
+                        HeightShare: r.Real("height_share"),
+                        r.Real("paint_share")
+                    )
                 )
             ),
         x =>
@@ -52,7 +57,7 @@ internal sealed class LineRows
                     r.Text("place"),
                     r.Real("width_in"),
                     r.Real("height_in"),
-                    r.Real("coverage_percent"),
+                    CoveragePercent: r.Real("coverage_percent"),
                     r.Int("colours"),
                     r.Flag("gradient"),
                     r.Real("thinnest_line_pt"),

@@ -41,7 +41,7 @@ internal static class OutsidePrinterStore
                     r => new Versioned<OutsidePrinter>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             r.Money("set_up_micros"),
                             [
                                 .. breaks[r.Text("id")]
@@ -51,7 +51,7 @@ internal static class OutsidePrinterStore
                             r.Int("least_pieces"),
                             r.Real("spare_share"),
                             r.Money("freight_there_micros"),
-                            r.Money("freight_back_micros"),
+                            FreightBack: r.Money("freight_back_micros"),
                             r.Int("lead_days"),
                             r.Real("most_width_in"),
                             r.Real("most_height_in"),

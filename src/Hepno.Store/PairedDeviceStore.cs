@@ -102,7 +102,7 @@ public static class PairedDeviceStore
     private static PairedDevice Read(Rows.Row r) =>
         new(
             r.Text("id"),
-            r.Text("name"),
+            Name: r.Text("name"),
             r.Utc("paired_at"),
             r.Flag("shut_out"),
             r.Word<DeviceRole>("role"),

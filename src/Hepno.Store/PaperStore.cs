@@ -15,16 +15,16 @@ internal static class PaperStore
                     r => new Versioned<TransferPaper>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             r.Text("product"),
                             r.Word<PaperKind>("kind"),
                             r.Real("sheet_width_in"),
                             r.Real("sheet_height_in"),
-                            r.Real("margin_in"),
+                            MarginIn: r.Real("margin_in"),
                             r.Real("marks_in"),
-                            r.Real("bleed_in"),
+                            BleedIn: r.Real("bleed_in"),
                             r.Money("sheet_micros"),
-                            r.Money("freight_micros"),
+                            FreightPerOrder: r.Money("freight_micros"),
                             r.Int("lead_days")
                         ),
                         r.Long("version")

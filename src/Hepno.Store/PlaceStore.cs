@@ -51,11 +51,11 @@ internal static class PlaceStore
             Name = r.Text("name"),
             Widths = new(
                 r.Real("small_in"),
-                r.Real("large_in"),
+                Large: r.Real("large_in"),
                 r.Real("extended_in"),
-                r.Real("youth_in"),
+                Youth: r.Real("youth_in"),
                 r.Real("toddler_in"),
-                r.Real("infant_in")
+                Infant: r.Real("infant_in")
             ),
             HeightLimitIn = r.Real("height_in"),
             FromSeamIn = r.Real("from_seam_in"),

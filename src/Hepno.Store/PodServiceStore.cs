@@ -28,15 +28,15 @@ internal static class PodServiceStore
                     r => new Versioned<PodService>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             [.. prices[r.Text("id")]],
                             r.Money("further_micros"),
-                            r.Money("postage_first_micros"),
+                            PostageFirst: r.Money("postage_first_micros"),
                             r.Money("postage_further_micros"),
                             r.Int("making_days"),
-                            r.Int("transit_days"),
+                            TransitDays: r.Int("transit_days"),
                             r.Real("order_minutes"),
-                            r.Real("most_width_in"),
+                            MostWidthIn: r.Real("most_width_in"),
                             r.Real("most_height_in")
                         ),
                         r.Long("version")

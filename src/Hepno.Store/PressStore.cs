@@ -73,7 +73,7 @@ internal static class PressStore
                                     r.Word<AccessoryKind>("kind"),
                                     r.Real("width_in"),
                                     r.Real("height_in"),
-                                    r.Real("thickness_in"),
+                                    ThicknessIn: r.Real("thickness_in"),
                                     r.Int("uses"),
                                     r.Day("since")
                                 )
@@ -87,12 +87,12 @@ internal static class PressStore
                         new(
                             r.Text("id"),
                             r.Text("name"),
-                            r.Text("kind"),
+                            Kind: r.Text("kind"),
                             r.Real("platen_width_in"),
                             r.Real("platen_height_in"),
-                            r.Real("warm_up_minutes"),
+                            WarmUpMinutes: r.Real("warm_up_minutes"),
                             r.Real("rise_f"),
-                            r.Real("drop_f"),
+                            DropFPerMinute: r.Real("drop_f"),
                             r.RealOrNull("offset_f"),
                             r.Equipment(),
                             r.Text("cautions"),

@@ -15,11 +15,11 @@ internal static class PrinterStore
                     r => new Versioned<FilmPrinter>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("roll_width_in"),
-                            r.Real("gap_in"),
+                            GapIn: r.Real("gap_in"),
                             r.Real("speed_in2_minute"),
-                            r.Real("colour_ml_in2"),
+                            ColourMlPerIn2: r.Real("colour_ml_in2"),
                             r.Money("colour_ml_micros"),
                             r.Real("white_ml_in2"),
                             r.Money("white_ml_micros"),
@@ -80,9 +80,9 @@ internal static class PrinterStore
                     r => new Versioned<DyePrinter>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("speed_in2_minute"),
-                            r.Real("ink_ml_in2"),
+                            InkMlPerIn2: r.Real("ink_ml_in2"),
                             r.Money("ink_ml_micros"),
                             r.Real("sheet_width_in"),
                             r.Real("sheet_height_in"),
@@ -90,7 +90,7 @@ internal static class PrinterStore
                             r.Money("sheet_micros"),
                             r.Real("tape_in_print"),
                             r.Money("tape_in_micros"),
-                            r.Money("protection_micros"),
+                            ProtectionPrice: r.Money("protection_micros"),
                             r.Equipment(),
                             r.Text("cautions")
                         ),
@@ -133,9 +133,9 @@ internal static class PrinterStore
                     r => new Versioned<PaperPrinter>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("speed_in2_minute"),
-                            r.Real("widest_in"),
+                            WidestIn: r.Real("widest_in"),
                             r.Real("ink_ml_in2"),
                             r.Money("ink_ml_micros"),
                             r.Equipment(),
@@ -174,11 +174,11 @@ internal static class PrinterStore
                     r => new Versioned<GarmentPrinter>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("speed_in2_minute"),
-                            r.Real("most_width_in"),
+                            MostWidthIn: r.Real("most_width_in"),
                             r.Real("most_height_in"),
-                            r.Real("colour_ml_in2"),
+                            ColourMlPerIn2: r.Real("colour_ml_in2"),
                             r.Money("colour_ml_micros"),
                             r.Real("white_ml_in2"),
                             r.Money("white_ml_micros"),

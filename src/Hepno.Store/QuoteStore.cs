@@ -56,7 +56,7 @@ public static class QuoteStore
                             r.Text("line_id"),
                             r.Text("method_id"),
                             r.Money("price_micros"),
-                            r.Money("cost_micros")
+                            Cost: r.Money("cost_micros")
                         )
                     )
             )

@@ -16,7 +16,7 @@ public static class RemnantStore
                     r => new Versioned<VinylRemnant>(
                         new(
                             r.Text("id"),
-                            r.Text("vinyl_id"),
+                            VinylId: r.Text("vinyl_id"),
                             r.Text("colour"),
                             r.Real("width_in"),
                             r.Real("length_in"),

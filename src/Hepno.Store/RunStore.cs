@@ -164,14 +164,14 @@ public static class RunStore
     private static RunEvent Map(Rows.Row r, ILookup<string, StepLap> laps) =>
         new(
             r.Text("event_id"),
-            r.Text("device"),
+            Device: r.Text("device"),
             r.Int("piece_no"),
-            r.Int("attempt"),
+            Attempt: r.Int("attempt"),
             r.Int("pass"),
             r.Text("size"),
             r.Word<RunVerdict>("verdict"),
             r.TextOrNull("reason"),
-            r.TextOrNull("takes_back"),
+            TakesBack: r.TextOrNull("takes_back"),
             r.Real("seconds"),
             laps.Contains(r.Text("event_id")) ? [.. laps[r.Text("event_id")]] : null
         );

@@ -49,7 +49,7 @@ internal static class ScreenStore
                     r => new Versioned<ScreenTransferList>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             r.Text("product"),
                             r.Word<ScreenFormula>("formula"),
                             [.. sheets[r.Text("id")]],

@@ -57,7 +57,7 @@ internal sealed record SettingsLists(
             c.Query("SELECT * FROM packaging ORDER BY position", r => new Packaging(
                 r.Text("name"),
                 r.Real("most_tees"),
-                r.Real("most_grams"),
+                MostGrams: r.Real("most_grams"),
                 r.Real("own_grams"),
                 r.Money("price_micros")
             )),
@@ -117,7 +117,7 @@ internal sealed record SettingsLists(
             .ToLookup(d => d.Of, d => d.Day);
         return c.Query("SELECT * FROM person ORDER BY position", r => new Person(
             r.Text("id"),
-            r.Text("name"),
+            Name: r.Text("name"),
             r.Money("wage_micros"),
             r.Share("on_costs_micros"),
             [.. days[r.Text("id")]],

@@ -52,22 +52,22 @@ internal static class SettingsRow
     private static ShopIdentity Identity(Rows.Row r) =>
         new(
             r.Text("shop_name"),
-            r.Text("address"),
+            Address: r.Text("address"),
             r.Text("contact"),
             new FigureFormat(
                 r.Text("sign"),
                 r.Flag("sign_after"),
                 r.Text("decimal_mark"),
-                r.Text("group_mark"),
+                GroupMark: r.Text("group_mark"),
                 r.Int("minor_digits"),
                 r.Flag("day_first"),
-                r.Flag("twelve_hours"),
+                TwelveHours: r.Flag("twelve_hours"),
                 r.Flag("metric"),
-                r.Flag("celsius"),
+                Celsius: r.Flag("celsius"),
                 r.Text("language")
             ),
             r.Text("paper"),
-            r.Text("time_zone")
+            TimeZone: r.Text("time_zone")
         );
 
     private static IEnumerable<(string, object?)> Columns(ShopIdentity s) =>
@@ -92,11 +92,11 @@ internal static class SettingsRow
     private static CostRates Rates(Rows.Row r, SettingsLists lists) =>
         new(
             r.Money("wage_micros"),
-            r.Money("overhead_micros"),
+            OverheadPerHour: r.Money("overhead_micros"),
             r.Money("tariff_micros"),
-            r.Money("consumables_micros"),
+            ConsumablesPerStart: r.Money("consumables_micros"),
             r.Real("order_minutes"),
-            r.Real("artwork_minutes"),
+            ArtworkMinutes: r.Real("artwork_minutes"),
             lists.FixedCosts,
             r.Real("productive_share"),
             lists.Spoilage,
@@ -125,14 +125,14 @@ internal static class SettingsRow
             Policy(r, "wholesale", "wholesale_margin_micros"),
             r.Share("least_margin_micros"),
             r.Money("minimum_charge_micros"),
-            r.Money("rounding_step_micros"),
+            RoundingStep: r.Money("rounding_step_micros"),
             r.Word<InversionRule>("inversion"),
             r.Word<SizePricing>("size_pricing"),
             r.Text("tier_steps") is { Length: > 0 } steps
                 ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))]
                 : PriceRules.UsualSteps,
             r.Money("theirs_micros"),
-            r.Money("rule_of_thumb_micros")
+            RuleOfThumb: r.Money("rule_of_thumb_micros")
         );
 
     private static IEnumerable<(string, object?)> Columns(PriceRules p) =>
@@ -174,16 +174,16 @@ internal static class SettingsRow
                 r.Flag("first_piece"),
                 r.Int("rack_places"),
                 r.Flag("measured"),
-                r.Flag("cold_plate"),
+                ColdPlate: r.Flag("cold_plate"),
                 r.Flag("hands_on_only"),
                 r.Word<SecondHabit>("second_habit"),
                 lists.Times.Count == 0 ? null : lists.Times,
                 lists.Covers.Count == 0 ? null : lists.Covers,
                 r.Flag("test_first"),
-                r.Flag("prepare_beside")
+                PrepareBeside: r.Flag("prepare_beside")
             ),
             r.Real("hands_factor"),
-            r.Real("swap_minutes"),
+            SwapMinutes: r.Real("swap_minutes"),
             r.Real("dial_minutes"),
             r.Flag("set_up_while_heating"),
             r.Real("slow_tenth_share"),

@@ -30,7 +30,7 @@ internal static class SpotTestStore
                         r =>
                             (
                                 Of: r.Text("spot_test_id"),
-                                Value: new TestPhoto(r.Text("photo_id"), r.Text("hash"), r.Int("washes"))
+                                Value: new TestPhoto(r.Text("photo_id"), Hash: r.Text("hash"), r.Int("washes"))
                             ),
                         ("@id", id)
                     )
@@ -40,19 +40,19 @@ internal static class SpotTestStore
                     r => new Versioned<SpotTest>(
                         new(
                             r.Text("id"),
-                            r.Text("product_id"),
+                            ProductId: r.Text("product_id"),
                             r.Text("style_id"),
                             r.Text("colourway_id"),
                             r.Real("temperature_f"),
-                            r.Real("dwell_seconds"),
+                            DwellSeconds: r.Real("dwell_seconds"),
                             r.Text("pressure"),
                             r.Day("day"),
                             r.Text("by_whom"),
                             r.Flag("sticks"),
-                            r.Flag("scorched"),
+                            Scorched: r.Flag("scorched"),
                             r.Word<Bleeding>("bleeding"),
                             r.Text("feel"),
-                            r.Text("note"),
+                            Note: r.Text("note"),
                             washes[r.Text("id")].Any() ? [.. washes[r.Text("id")]] : null,
                             r.Text("garment_id"),
                             photos[r.Text("id")].Any() ? [.. photos[r.Text("id")]] : null

@@ -15,21 +15,21 @@ internal static class StitchMachineStore
                     r => new Versioned<StitchMachine>(
                         new(
                             r.Text("id"),
-                            r.Text("name"),
+                            Name: r.Text("name"),
                             r.Real("stitches_minute"),
                             r.Int("heads"),
-                            r.Int("needles"),
+                            Needles: r.Int("needles"),
                             r.Real("hoop_width_in"),
                             r.Real("hoop_height_in"),
                             r.Flag("takes_caps"),
                             r.Money("thread_thousand_micros"),
-                            r.Money("backing_micros"),
+                            BackingPerPiece: r.Money("backing_micros"),
                             r.Money("digitising_micros"),
                             r.Equipment(),
                             r.Text("cautions"),
                             r.MoneyOrNull("applique_micros"),
                             r.Real("reached_share"),
-                            r.Real("colour_change_seconds")
+                            ColourChangeSeconds: r.Real("colour_change_seconds")
                         ),
                         r.Long("version")
                     ),

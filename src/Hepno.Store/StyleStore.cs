@@ -28,7 +28,7 @@ public static class StyleStore
                                 Of: r.Text("style_id"),
                                 Value: new Colourway(
                                     r.Text("id"),
-                                    r.Text("name"),
+                                    Name: r.Text("name"),
                                     r.Text("hex"),
                                     r.Word<ColourClass>("class")
                                 )
@@ -50,7 +50,7 @@ public static class StyleStore
                         r =>
                             (
                                 Of: r.Text("style_id"),
-                                Value: new OnHand(r.Text("colourway_id"), r.Text("size"), r.Int("pieces"))
+                                Value: new OnHand(r.Text("colourway_id"), Size: r.Text("size"), r.Int("pieces"))
                             ),
                         ("@id", id)
                     )
@@ -64,7 +64,7 @@ public static class StyleStore
                                 Value: new PriceTier(
                                     r.Int("from_pieces"),
                                     r.Money("from_value_micros"),
-                                    r.Money("price_micros")
+                                    Price: r.Money("price_micros")
                                 )
                             ),
                         ("@id", id)
@@ -79,13 +79,13 @@ public static class StyleStore
                             new(
                                 of,
                                 r.Text("name"),
-                                r.Text("supplier"),
+                                Supplier: r.Text("supplier"),
                                 r.Word<GarmentKind>("kind"),
                                 [.. fabric[of]],
                                 r.Real("weight_gsm"),
-                                r.Real("heat_ceiling_f"),
+                                HeatCeilingF: r.Real("heat_ceiling_f"),
                                 r.Money("unit_price_micros"),
-                                r.Money("freight_micros"),
+                                FreightPerOrder: r.Money("freight_micros"),
                                 r.Int("lead_days"),
                                 [.. colours[of]],
                                 [.. sizes[of]],

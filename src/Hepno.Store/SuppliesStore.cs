@@ -29,7 +29,7 @@ internal static class SuppliesStore
                                     r.Word<Supply>("supply"),
                                     [.. takes[(r.Text("supplies_id"), r.Word<Supply>("supply"))]],
                                     r.Real("full_at"),
-                                    r.Real("low_at")
+                                    LowAt: r.Real("low_at")
                                 )
                             ),
                         ("@id", id)
@@ -45,7 +45,7 @@ internal static class SuppliesStore
                                 Value: new Loading(
                                     r.Word<Supply>("supply"),
                                     r.Text("product"),
-                                    r.Text("lot"),
+                                    Lot: r.Text("lot"),
                                     r.Wall("at_wall"),
                                     r.Real("level"),
                                     r.Text("by_whom")

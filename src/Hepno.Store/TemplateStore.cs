@@ -16,7 +16,12 @@ internal static class TemplateStore
                 return connection.Query(
                     $"SELECT * FROM template WHERE {Rows.Only(id, "id")} ORDER BY name",
                     r => new Versioned<AskTemplate>(
-                        new(r.Text("id"), r.Text("name"), places.Settled(Read(r.Text("lines"))), r.Flag("retired")),
+                        new(
+                            r.Text("id"),
+                            Name: r.Text("name"),
+                            places.Settled(Read(r.Text("lines"))),
+                            r.Flag("retired")
+                        ),
                         r.Long("version")
                     ),
                     ("@id", id)

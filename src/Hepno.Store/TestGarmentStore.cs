@@ -13,7 +13,7 @@ internal static class TestGarmentStore
                 connection.Query(
                     $"SELECT * FROM test_garment WHERE {Rows.Only(id, "id")} ORDER BY fabric, name",
                     r => new Versioned<TestGarment>(
-                        new(r.Text("id"), r.Text("name"), r.Text("fabric"), r.Int("pieces"), r.Text("note")),
+                        new(r.Text("id"), Name: r.Text("name"), r.Text("fabric"), r.Int("pieces"), r.Text("note")),
                         r.Long("version")
                     ),
                     ("@id", id)

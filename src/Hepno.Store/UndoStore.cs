@@ -67,7 +67,7 @@ public static class UndoStore
     public static List<PastDeed> Past(SqliteConnection connection, string kind, string id) =>
         connection.Query(
             "SELECT version, deed, device, at FROM history WHERE kind = @kind AND id = @id ORDER BY seq DESC LIMIT 200",
-            r => new PastDeed(r.Long("version"), r.Text("deed"), r.Text("device"), r.Utc("at")),
+            r => new PastDeed(r.Long("version"), r.Text("deed"), Device: r.Text("device"), r.Utc("at")),
             ("@kind", kind),
             ("@id", id)
         );

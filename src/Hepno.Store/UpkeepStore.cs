@@ -19,7 +19,7 @@ internal static class UpkeepStore
                                 Of: r.Text("upkeep_id"),
                                 Value: new UpkeepTask(
                                     r.Text("task_id"),
-                                    r.Text("name"),
+                                    Name: r.Text("name"),
                                     r.Word<UpkeepEvery>("every"),
                                     r.Real("minutes"),
                                     r.Money("cost_micros"),
@@ -39,7 +39,7 @@ internal static class UpkeepStore
                                     r.Text("task_id"),
                                     r.Day("day"),
                                     r.Text("by_whom"),
-                                    r.Text("note")
+                                    Note: r.Text("note")
                                 )
                             ),
                         ("@id", id)

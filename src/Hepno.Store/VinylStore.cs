@@ -15,7 +15,7 @@ internal static class VinylStore
                     r => new Versioned<VinylFilm>(
                         new(
                             r.Text("id"),
-                            r.Text("supplier"),
+                            Supplier: r.Text("supplier"),
                             r.Text("product"),
                             r.Real("usable_width_in"),
                             r.Money("price_foot_micros"),
@@ -23,7 +23,7 @@ internal static class VinylStore
                             r.Money("freight_micros"),
                             r.Int("lead_days"),
                             r.Flag("shared_margin"),
-                            r.Flag("blocks"),
+                            Blocks: r.Flag("blocks"),
                             r.Word<VinylFinish>("finish")
                         ),
                         r.Long("version")

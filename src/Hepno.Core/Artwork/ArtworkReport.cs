@@ -139,7 +139,7 @@ public sealed record ArtworkReport(
                 .. spots.Select(s => new ColourCut(
                     s.Hex,
                     Math.Min(1, (double)s.Box!.Width / Box.Width),
-                    Math.Min(1, (double)s.Box.Height / Box.Height),
+                    HeightShare: Math.Min(1, (double)s.Box.Height / Box.Height),
                     s.Share / paint
                 )),
             ]);
@@ -169,7 +169,7 @@ public sealed record ArtworkReport(
         progress?.Invoke(1);
         return new(
             raster.Width,
-            raster.Height,
+            HeightPx: raster.Height,
             vector,
             painted.Clear,
             box,

@@ -58,7 +58,7 @@ public sealed record Design(
             yield return new(
                 "empty",
                 Name.Trim().Length == 0 ? "The artwork has no name." : $"A name of {Name.Length} characters.",
-                "name",
+                Where: "name",
                 "Call it what you would say across the counter, up to 200 letters."
             );
         }
@@ -67,7 +67,7 @@ public sealed record Design(
             yield return new(
                 "range",
                 $"A print width of {WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.",
-                "widthIn",
+                Where: "widthIn",
                 "Type how wide it is printed."
             );
         }
@@ -76,7 +76,7 @@ public sealed record Design(
             yield return new(
                 "range",
                 $"A licence for {Rights.Seats} computers.",
-                "rights.seats",
+                Where: "rights.seats",
                 "Type how many it is for, or leave it out."
             );
         }
@@ -95,7 +95,7 @@ public sealed record Design(
                 yield return new(
                     "too-long",
                     $"{text.Length} characters.",
-                    field == "nextTime" ? field : $"rights.{field}",
+                    Where: field == "nextTime" ? field : $"rights.{field}",
                     "At most 500."
                 );
             }

@@ -116,7 +116,7 @@ public static class DesignFaults
             poor ? FaultKind.Bad : FaultKind.Caution,
             $"{Shown.Number(dpi, 0, f)} pixels an inch at {Shown.Length(widthIn, f)} wide: "
                 + $"{(poor ? "it prints in steps" : "it prints soft")}",
-            $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than "
+            Remedy: $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than "
                 + $"{Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}",
             []
         );
@@ -140,7 +140,7 @@ public static class DesignFaults
                 "soft-edge",
                 FaultKind.Caution,
                 $"{share}% of the paint is half clear: {hold.Way} makes a hard edge of it",
-                "cut it hard as it is to be, or a way that prints shades",
+                Remedy: "cut it hard as it is to be, or a way that prints shades",
                 r.Soft.Marks
             )
             : new(
@@ -148,7 +148,7 @@ public static class DesignFaults
                 onDark ? FaultKind.Bad : FaultKind.Caution,
                 $"{share}% of the paint is half clear: {hold.Way} leaves "
                     + $"{(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}",
-                "cut it hard, or flatten it onto the colour of the cloth",
+                Remedy: "cut it hard, or flatten it onto the colour of the cloth",
                 r.Soft.Marks
             );
     }
@@ -167,7 +167,7 @@ public static class DesignFaults
                     lost.Count == PrintHold.Fine.Count ? FaultKind.Bad : FaultKind.Caution,
                     $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and "
                         + $"{PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}",
-                    Wider(what, pt, wanted, widthIn, f),
+                    Remedy: Wider(what, pt, wanted, widthIn, f),
                     feature.Marks
                 );
             }
@@ -183,7 +183,7 @@ public static class DesignFaults
                 x.What == "line" || x.Pt < x.Least * ClosesUnder ? FaultKind.Bad : FaultKind.Caution,
                 $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} "
                     + $"{(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
-                Wider(x.What, x.Pt, x.Least, widthIn, f),
+                Remedy: Wider(x.What, x.Pt, x.Least, widthIn, f),
                 x.Feature.Marks
             ));
 
@@ -217,7 +217,7 @@ public static class DesignFaults
                 "ground",
                 FaultKind.Caution,
                 $"the file has no clear parts: its ground of {ground} would be printed as a box",
-                "knock the ground out, or ask for a PNG with a clear ground",
+                Remedy: "knock the ground out, or ask for a PNG with a clear ground",
                 []
             );
         }
@@ -239,7 +239,7 @@ public static class DesignFaults
                 FaultKind.Caution,
                 $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on "
                     + $"{cloth.Name.ToLowerInvariant()}",
-                "leave it out so that the cloth shows through, or choose another colour",
+                Remedy: "leave it out so that the cloth shows through, or choose another colour",
                 []
             );
         }
@@ -258,7 +258,7 @@ public static class DesignFaults
                 "code-small",
                 FaultKind.Bad,
                 $"the squares of the code are {Mm(mm, f)}: no way of printing keeps them apart",
-                CodeWide(mm, CodeSquares.SafeOnFilm, widthIn, f),
+                Remedy: CodeWide(mm, CodeSquares.SafeOnFilm, widthIn, f),
                 [code.Box]
             );
         }
@@ -270,7 +270,7 @@ public static class DesignFaults
                 "code-small",
                 FaultKind.Caution,
                 $"the squares of the code are {Mm(mm, f)}: screened they {screened}{onFilm}",
-                $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}",
+                Remedy: $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}",
                 [code.Box]
             );
         }
@@ -286,14 +286,14 @@ public static class DesignFaults
                     FaultKind.Bad,
                     $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from "
                         + $"{Mm(hold.LeastSquareMm, f)}",
-                    CodeWide(mm, hold.SafeSquareMm, widthIn, f),
+                    Remedy: CodeWide(mm, hold.SafeSquareMm, widthIn, f),
                     [code.Box]
                 )
                 : new(
                     "code-small",
                     FaultKind.Caution,
                     $"the squares of the code are {Mm(mm, f)}, near what {hold.Way} keeps apart",
-                    $"scan it on the cloth itself, or {CodeWide(mm, hold.SafeSquareMm, widthIn, f)}",
+                    Remedy: $"scan it on the cloth itself, or {CodeWide(mm, hold.SafeSquareMm, widthIn, f)}",
                     [code.Box]
                 );
         }
@@ -317,7 +317,7 @@ public static class DesignFaults
                 FaultKind.Caution,
                 "the code needs a light ground and four squares of light round it: on "
                     + $"{cloth.Name.ToLowerInvariant()} it has none where it is clear",
-                "put it on a printed white ground, and scan it on the cloth",
+                Remedy: "put it on a printed white ground, and scan it on the cloth",
                 [code.Box]
             );
         }
@@ -332,7 +332,7 @@ public static class DesignFaults
                 FaultKind.Bad,
                 "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and "
                     + "many readers do not read it",
-                "turn the file over",
+                Remedy: "turn the file over",
                 [code.Box]
             );
         }
@@ -342,7 +342,7 @@ public static class DesignFaults
                 "mirrored",
                 FaultKind.Bad,
                 "lettering in it runs backwards: the file may have been turned for a way that turns it itself",
-                "turn the file over",
+                Remedy: "turn the file over",
                 []
             );
         }
@@ -358,7 +358,7 @@ public static class DesignFaults
                 FaultKind.Caution,
                 $"{stray.Count} specks in colours of their own: "
                     + $"{string.Join(", ", stray.Take(3).Select(s => s.Hex))}{(stray.Count > 3 ? " and more" : "")}",
-                "clean them out, or count them as colours",
+                Remedy: "clean them out, or count them as colours",
                 []
             );
         }

@@ -38,8 +38,8 @@ public sealed record InkSplit(double Cyan, double Magenta, double Yellow, double
             painted += alpha;
         }
         return painted == 0
-            ? new(0, 0, 0, 0)
-            : new(c / painted / 255, m / painted / 255, y / painted / 255, k / painted / 255);
+            ? new(0, Magenta: 0, 0, Black: 0)
+            : new(c / painted / 255, Magenta: m / painted / 255, y / painted / 255, Black: k / painted / 255);
     }
 }
 
@@ -68,9 +68,9 @@ public sealed record InkUse(double Cyan, double Magenta, double Yellow, double B
         var each = split.Colour() == 0 ? 0 : paintedIn2 * colourMlPerIn2 / split.Colour();
         return new(
             split.Cyan * each,
-            split.Magenta * each,
+            Magenta: split.Magenta * each,
             split.Yellow * each,
-            split.Black * each,
+            Black: split.Black * each,
             whiteIn2 * whiteMlPerIn2
         );
     }

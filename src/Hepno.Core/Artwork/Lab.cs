@@ -13,7 +13,7 @@ public readonly record struct Lab(double L, double A, double B)
         var fx = Root(((0.4124564 * x) + (0.3575761 * y) + (0.1804375 * z)) / 0.95047);
         var fy = Root((0.2126729 * x) + (0.7151522 * y) + (0.0721750 * z));
         var fz = Root(((0.0193339 * x) + (0.1191920 * y) + (0.9503041 * z)) / 1.08883);
-        return new((116 * fy) - 16, 500 * (fx - fy), 200 * (fy - fz));
+        return new((116 * fy) - 16, A: 500 * (fx - fy), 200 * (fy - fz));
     }
 
     /// <summary>Of "#rrggbb".</summary>

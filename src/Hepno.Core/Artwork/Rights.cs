@@ -51,7 +51,7 @@ public sealed record Rights(
     private const int SoonDays = 30;
 
     /// <summary>Nothing said yet.</summary>
-    public static Rights Unsaid { get; } = new("", "", null, "");
+    public static Rights Unsaid { get; } = new("", SaidBy: "", null, "");
 
     /// <summary>What speaks against printing it, the worst first (docs/trade 15.8): reminders, never a
     /// certainty.</summary>

@@ -78,7 +78,7 @@ public sealed record Buying(
                 yield return new(
                     "tier",
                     $"A price of {t.Price:0.00} {t.From()} cannot be kept.",
-                    "buying.tiers",
+                    Where: "buying.tiers",
                     "A price above 0, from a number of pieces or from an order's value, not both."
                 );
             }
@@ -87,7 +87,7 @@ public sealed record Buying(
                 yield return new(
                     "tier-dearer",
                     $"The price {t.Price:0.00} of a larger order is not below the list price {list:0.00}.",
-                    "buying.tiers",
+                    Where: "buying.tiers",
                     "Look at the list again; leave the tier out if it saves nothing."
                 );
             }
@@ -97,13 +97,18 @@ public sealed record Buying(
             yield return new(
                 "range",
                 $"Free freight from {FreeFreightFrom:0.00}.",
-                "buying.freeFreightFrom",
+                Where: "buying.freeFreightFrom",
                 "Type the order value from which no freight is charged, or leave it out."
             );
         }
         if (PackOf is < 1 or > 1000)
         {
-            yield return new("range", $"Packs of {PackOf}.", "buying.packOf", "Type 1 when it is sold by the piece.");
+            yield return new(
+                "range",
+                $"Packs of {PackOf}.",
+                Where: "buying.packOf",
+                "Type 1 when it is sold by the piece."
+            );
         }
         if ((CodePrice is null) != (CodeUntil is null))
         {
@@ -112,7 +117,7 @@ public sealed record Buying(
                 CodePrice is null
                     ? "A code's last day stands without its price."
                     : $"The code price {CodePrice:0.00} has no last day.",
-                CodePrice is null ? "buying.codePrice" : "buying.codeUntil",
+                Where: CodePrice is null ? "buying.codePrice" : "buying.codeUntil",
                 "Codes end: say the price and its last day, or neither."
             );
         }
@@ -121,7 +126,7 @@ public sealed record Buying(
             yield return new(
                 "code-price",
                 $"The code price {CodePrice:0.00} is not between 0 and the list price {list:0.00}.",
-                "buying.codePrice",
+                Where: "buying.codePrice",
                 "Type what a piece costs with the code."
             );
         }

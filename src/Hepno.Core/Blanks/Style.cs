@@ -186,7 +186,7 @@ public sealed record Style(
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
-            yield return new("empty", "The style has no name.", "name", "Give it the name you order it by.");
+            yield return new("empty", "The style has no name.", Where: "name", "Give it the name you order it by.");
         }
         var sum = Fabric.Sum(f => f.Percent);
         if (Fabric.Any(f => f.Percent <= 0) || Math.Abs(sum - 100) > 0.01)
@@ -194,7 +194,7 @@ public sealed record Style(
             yield return new(
                 "fabric-sum",
                 $"The fabric adds up to {sum:0.##}%, not 100%.",
-                "fabric",
+                Where: "fabric",
                 "Change the shares so that they add up to 100."
             );
         }
@@ -203,7 +203,7 @@ public sealed record Style(
             yield return new(
                 "price",
                 $"The price {UnitPrice:0.00} of {Name} is not above 0.",
-                "unitPrice",
+                Where: "unitPrice",
                 "Type what one piece costs at your next order."
             );
         }
@@ -216,7 +216,7 @@ public sealed record Style(
             yield return new(
                 "negative",
                 $"The freight {FreightPerOrder:0.00} is below 0.",
-                "freightPerOrder",
+                Where: "freightPerOrder",
                 "Type 0 if the supplier charges none."
             );
         }
@@ -225,7 +225,7 @@ public sealed record Style(
             yield return new(
                 "range",
                 $"{LeadDays} days of delivery is outside 0 to 120.",
-                "leadDays",
+                Where: "leadDays",
                 "Type the working days from order to arrival."
             );
         }
@@ -234,7 +234,7 @@ public sealed record Style(
             yield return new(
                 "range",
                 $"A heat ceiling of {HeatCeilingF:0} °F is outside 200 to 450.",
-                "heatCeilingF",
+                Where: "heatCeilingF",
                 "Use the maker's word, 320 °F if it names none for a blend."
             );
         }
@@ -243,20 +243,20 @@ public sealed record Style(
             yield return new(
                 "empty",
                 $"{Name} has no {(Sizes.Count == 0 ? "sizes" : "colours")}.",
-                Sizes.Count == 0 ? "sizes" : "colourways",
+                Where: Sizes.Count == 0 ? "sizes" : "colourways",
                 "Add at least one."
             );
         }
         foreach (var twice in Sizes.GroupBy(s => s.Name, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
         {
-            yield return new("twice", $"The size {twice.Key} stands twice.", "sizes", "Keep one of them.");
+            yield return new("twice", $"The size {twice.Key} stands twice.", Where: "sizes", "Keep one of them.");
         }
         foreach (var size in Sizes.Where(s => s.Surcharge < 0))
         {
             yield return new(
                 "negative",
                 $"The surcharge {size.Surcharge:0.00} of {size.Name} is below 0.",
-                "sizes",
+                Where: "sizes",
                 "Type 0 if it costs the same."
             );
         }
@@ -271,7 +271,7 @@ public sealed record Style(
             yield return new(
                 "on-hand",
                 $"{lies.Pieces} of {lies.ColourwayId} {lies.Size} on hand cannot be kept.",
-                "onHand",
+                Where: "onHand",
                 "Count whole pieces of a colour and size this style has."
             );
         }
@@ -280,7 +280,7 @@ public sealed record Style(
             yield return new(
                 "colour",
                 $"The colour value \"{colour.Hex}\" of {colour.Name} cannot be drawn.",
-                "colourways",
+                Where: "colourways",
                 "Write it as # and six digits, for example #2b3b5e."
             );
         }

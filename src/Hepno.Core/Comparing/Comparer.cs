@@ -212,12 +212,12 @@ public static class Comparer
             code,
             starts,
             perPiece / 60,
-            decorations.Max(d => d.Recipe.TemperatureF),
+            TemperatureF: decorations.Max(d => d.Recipe.TemperatureF),
             readyAt,
             readyCause,
             dueAt,
             packing / 60,
-            book.Numbers.Floor.SlowTenthShare * starts * perPiece / 60,
+            SlowTenthMinutes: book.Numbers.Floor.SlowTenthShare * starts * perPiece / 60,
             null,
             decorations.Max(d => Pressed(d).WidthIn),
             decorations.Max(d => Pressed(d).HeightIn),
@@ -299,7 +299,7 @@ public static class Comparer
             Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
             LineCost.Reckon(inputs, 0).Cost.Value,
-            LineCost.Reckon(inputs, GuessedSpoilage).Cost.Value,
+            CostHigh: LineCost.Reckon(inputs, GuessedSpoilage).Cost.Value,
             outcome,
             (price * ask.Pieces) + more,
             how,
@@ -309,7 +309,7 @@ public static class Comparer
             promise,
             mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, promise.At.MinutesSince(due)) : 0,
-            Overage.ChanceOf(ask.Pieces, ask.Pieces, failure),
+            BlankChance: Overage.ChanceOf(ask.Pieces, needed: ask.Pieces, failure),
             LeavesOut.Sentences(ask, answer.Decorations, book),
             [],
             cliff,
@@ -346,7 +346,7 @@ public static class Comparer
                     new(
                         at.Pieces,
                         Money.Charged(cost.Cost.Value, book.Numbers.Format.MinorDigits),
-                        LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each
+                        Price: LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each
                     )
                 );
             }

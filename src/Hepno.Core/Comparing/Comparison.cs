@@ -93,7 +93,12 @@ public sealed record Band(
 
     /// <summary>How it weighs against others of its comparison.</summary>
     public Weighed Weighed() =>
-        new(LeftInAll!.Left.Value, Cost.Value * LeftInAll.Pieces, Promise is { } p ? p.At.Date : null, Verdict.Kind);
+        new(
+            LeftInAll!.Left.Value,
+            Cost: Cost.Value * LeftInAll.Pieces,
+            Promise is { } p ? p.At.Date : null,
+            Verdict.Kind
+        );
 
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;

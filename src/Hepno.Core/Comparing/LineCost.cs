@@ -56,11 +56,11 @@ public static class LineCost
                 (d, i) =>
                     new Attempt(
                         d.Placement.Id.Text,
-                        $"{d.Placement.At().Name}{(d.Finishes.IsNone ? "" : ", finishing press")}",
+                        Label: $"{d.Placement.At().Name}{(d.Finishes.IsNone ? "" : ", finishing press")}",
                         d.Material,
                         d.FailureChance,
                         floor.Attended[i] + WorkSteps.Attended(n.Floor.Habits.Apart(d.Preparation)),
-                        floor.Held[i] + WorkSteps.PressHeld(d.Preparation),
+                        PressSeconds: floor.Held[i] + WorkSteps.PressHeld(d.Preparation),
                         d.Bought,
                         d.SetUp,
                         Mixed.Stage(d),
@@ -95,7 +95,7 @@ public static class LineCost
             Sundries(decorations, n),
             Packing(ask, book),
             floor.PrepAttended + folding,
-            floor.PrepHeld,
+            PrepPressSeconds: floor.PrepHeld,
             attempts,
             n.Rates.Wage,
             n.Rates.OverheadPerHour,
@@ -103,7 +103,7 @@ public static class LineCost
             OrderMinutes(ask, ask.Placements.Count, book),
             FixedFees(ask, book),
             floor.Source,
-            press.Id == ShopBook.Table.Id ? "Sent out"
+            DecorationLabel: press.Id == ShopBook.Table.Id ? "Sent out"
                 : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches"
                 : "Print",
             press.IsBench() ? press.Name : "The press"
@@ -251,7 +251,7 @@ public static class LineCost
                     order.Sum(p => p.Value) * ShareOf(ask),
                     FigureUnit.Count,
                     "minutes × this line's share of the pieces",
-                    "",
+                    Source: "",
                     order
                 ),
             ];
@@ -269,7 +269,7 @@ public static class LineCost
             order.Sum(p => p.Value) + mine.Value,
             FigureUnit.Count,
             "an order + each artwork",
-            "",
+            Source: "",
             [.. order, mine]
         );
     }

@@ -24,7 +24,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
     private const double LearningShare = 0.2;
 
     // a front as most shops print it, where no order says more
-    private static readonly Placement Usual = new("front", "front", 10.5, 8, 60, 4, true, 3);
+    private static readonly Placement Usual = new("front", "front", 10.5, 8, CoveragePercent: 60, 4, true, 3);
 
     /// <summary>The case of film: a printer on the Floor or an assumed one, against the list that makes a front of 10½
     /// × 8 in cheapest.</summary>
@@ -56,11 +56,11 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
                 printer?.Equipment.PriceNew ?? AssumedPrinter,
                 Math.Round(printsAMonth),
                 bought?.Material.Value ?? 0,
-                material,
+                MadeEach: material,
                 made is null ? AssumedMinutes : Math.Max(0, Minutes(made) - Minutes(bought)),
                 book.Numbers.Rates.Wage,
                 AssumedUpkeep + cleaning,
-                0,
+                SpaceAMonth: 0,
                 LearningPrints,
                 LearningShare,
                 material + LandedBlank.Reckon(ask).Value

@@ -152,7 +152,8 @@ public sealed record QuantityRibbon(
             return ("", new Dictionary<MethodId, (decimal, VerdictKind)>());
         }
         var price = mark ?? fitting.GroupBy(a => a.At.Kind).MinBy(g => g.Key)!.Min(a => a.At.Price);
-        decimal Left(RibbonPoint at) => worth.Left(pieces * (price - at.Cost - fees.On(price)), pieces * at.Hours);
+        decimal Left(RibbonPoint at) =>
+            worth.Left(pieces * (price - at.Cost - fees.On(price)), hours: pieces * at.Hours);
         return (
             Leading.Best(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id,
             fitting.ToDictionary(a => a.Id, a => (Left(a.At), a.At.Kind))

@@ -84,13 +84,13 @@ internal sealed record RibbonPoint(
     {
         if (answer.Decorations.Count == 0)
         {
-            return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
+            return new(false, 0, Price: 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
         }
         var cost = LineCost.Reckon(at, answer.Decorations, book);
         return new(
             true,
             cost.Cost.Value,
-            LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each,
+            Price: LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each,
             answer.Verdict.Kind,
             cost.HandsSeconds.Value / 3600,
             ""

@@ -45,7 +45,7 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
                             WhatIf.NameOf(i),
                             now,
                             LineCost.Reckon(ask, plans, book, 0).Cost.Value,
-                            LineCost.Reckon(ask, plans, book, MostSpoiled).Cost.Value,
+                            High: LineCost.Reckon(ask, plans, book, MostSpoiled).Cost.Value,
                             "0 to 6 in 100"
                         )
                         : new Swing(
@@ -53,7 +53,7 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
                             WhatIf.NameOf(i),
                             now,
                             At(WhatIf.Only(i, 1 - Fifth)),
-                            At(WhatIf.Only(i, 1 + Fifth)),
+                            High: At(WhatIf.Only(i, 1 + Fifth)),
                             "a fifth less to a fifth more"
                         )
                 )

@@ -233,7 +233,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
             yield return new(
                 "range",
                 $"{NameOf(input)} at {factor:0.##} times as much cannot be tried.",
-                input.ToString().ToLowerInvariant(),
+                Where: input.ToString().ToLowerInvariant(),
                 $"A factor from {(input == WhatIfInput.Spoilage ? 0 : 1 / Furthest)} to {Furthest}; 1 is as now."
             );
         }

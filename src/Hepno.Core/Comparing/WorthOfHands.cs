@@ -28,7 +28,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     private const decimal Half = 0.5m;
 
     /// <summary>No hour counts anything.</summary>
-    public static WorthOfHands Nothing { get; } = new(0, null, "", "");
+    public static WorthOfHands Nothing { get; } = new(0, Free: null, "", FreeSource: "");
 
     /// <summary>What hours are worth for a line.</summary>
     /// <param name="ask">The line.</param>
@@ -41,7 +41,12 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
         var n = book.Numbers;
         if (n.Rates.HandsWorth == HandsWorth.Typed)
         {
-            return new(n.Rates.HandsWorthAnHour, 0, "Numbers: worth of an hour", "every hour counts: a sum is typed");
+            return new(
+                n.Rates.HandsWorthAnHour,
+                0,
+                "Numbers: worth of an hour",
+                FreeSource: "every hour counts: a sum is typed"
+            );
         }
         var (anHour, source) = Otherwise(book, n.Prices.PolicyFor(ask.Channel));
         if (n.Rates.HandsWorth == HandsWorth.Always)
@@ -80,7 +85,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
                 each.Value * pieces,
                 each.Unit,
                 "a piece × pieces",
-                "",
+                Source: "",
                 [each, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "the ask")]
             );
         var (profit, hands) = (
@@ -97,7 +102,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
             Beyond(hours) * 3600,
             FigureUnit.Seconds,
             Free is null ? FreeSource : "hands − free, at least 0",
-            "",
+            Source: "",
             [hands, .. counted]
         );
         var worth = Figure.Of(

@@ -37,7 +37,20 @@ public sealed record CostRates(
 
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
     public static CostRates Default { get; } =
-        new(18.00m, 7.20m, 0.21m, 0.06m, 25, 5, [], 0.6, [], HandsWorth.ByPlan, 0, 0.95);
+        new(
+            18.00m,
+            OverheadPerHour: 7.20m,
+            0.21m,
+            ConsumablesPerStart: 0.06m,
+            25,
+            ArtworkMinutes: 5,
+            [],
+            0.6,
+            [],
+            HandsWorth.ByPlan,
+            0,
+            0.95
+        );
 
     /// <summary>Share of a method's attempts that spoil the piece: as learned, else as assumed.</summary>
     public double SpoilageOf(MethodId methodId, double assumed) =>
@@ -72,7 +85,7 @@ public sealed record CostRates(
             yield return new(
                 "range",
                 "Order and artwork minutes are 0 to 1,440.",
-                "orderMinutes",
+                Where: "orderMinutes",
                 "25 and 5 are usual."
             );
         }
@@ -81,7 +94,7 @@ public sealed record CostRates(
             yield return new(
                 "range",
                 $"A productive share of {ProductiveShare * 100:0.##}% is outside 1 to 100%.",
-                "productiveShare",
+                Where: "productiveShare",
                 "60% is usual."
             );
         }
@@ -94,7 +107,7 @@ public sealed record CostRates(
             yield return new(
                 "range",
                 $"Spares that suffice {CompleteShare * 100:0.##} times in 100 is outside 50 to 99.9.",
-                "completeShare",
+                Where: "completeShare",
                 "95 is usual."
             );
         }
@@ -107,7 +120,7 @@ public sealed record CostRates(
             .Select(x => new Problem(
                 "range",
                 $"\"{x.cost.Name}\" at {x.cost.PerMonth:0.00} a month cannot be kept.",
-                $"fixedCosts[{x.i}]",
+                Where: $"fixedCosts[{x.i}]",
                 "Name it, and type 0 to 1,000,000 a month."
             ));
 
@@ -117,7 +130,7 @@ public sealed record CostRates(
             .Select(s => new Problem(
                 "range",
                 $"{s.Share * 100:0.##}% spoiled is outside 0 to 50%.",
-                "spoilage",
+                Where: "spoilage",
                 "Type a share below 50%."
             ));
 }

@@ -60,7 +60,7 @@ public sealed record EquipmentHour(
             yield return new(
                 "range",
                 $"A resale of {Resale:0.00} of a price of {PriceNew:0.00} cannot be.",
-                "equipment.resale",
+                Where: "equipment.resale",
                 "Resale lies between 0 and the price."
             );
         }
@@ -69,7 +69,7 @@ public sealed record EquipmentHour(
             yield return new(
                 "range",
                 "Years are above 0 and at most 50, hours a year at most 8,784.",
-                "equipment.usefulYears",
+                Where: "equipment.usefulYears",
                 "5 years and 600 hours are usual."
             );
         }
@@ -78,7 +78,7 @@ public sealed record EquipmentHour(
             yield return new(
                 "range",
                 "Power is 0 to 50 kW, duty 0 to 1, upkeep 0 or more.",
-                "equipment.powerKw",
+                Where: "equipment.powerKw",
                 "1.8 kW at 0.35 is usual."
             );
         }

@@ -19,5 +19,5 @@ public enum HandsWorth
 public sealed record EarnedByHands(decimal Profit, decimal Hours)
 {
     /// <summary>Nothing is handed over yet.</summary>
-    public static EarnedByHands Nothing { get; } = new(0, 0);
+    public static EarnedByHands Nothing { get; } = new(0, Hours: 0);
 }

@@ -29,18 +29,18 @@ public static class HourRate
             people.Sum(p => Money.Times(p.HoursAWeek() / hours, p.LabourRate())),
             FigureUnit.MoneyAnHour,
             "wage with on-costs, weighed by hours a week",
-            "",
+            Source: "",
             [
                 .. people.SelectMany(p =>
                     new[]
                     {
                         new Figure(
                             $"rate-{p.Id}",
-                            p.Name,
+                            Label: p.Name,
                             p.LabourRate(),
                             FigureUnit.MoneyAnHour,
                             "wage × (1 + on-costs)",
-                            "",
+                            Source: "",
                             [
                                 Figure.Input("wage", "Wage", p.Wage, FigureUnit.MoneyAnHour, "Numbers: people"),
                                 Figure.Input(
@@ -54,7 +54,7 @@ public static class HourRate
                         ),
                         Figure.Input(
                             $"hours-{p.Id}",
-                            $"{p.Name}, hours a week",
+                            label: $"{p.Name}, hours a week",
                             p.HoursAWeek(),
                             FigureUnit.Count,
                             "Numbers: people"
@@ -88,7 +88,13 @@ public static class HourRate
             [
                 .. rates.FixedCosts.Select(
                     (c, i) =>
-                        Figure.Input($"cost-{i + 1}", c.Name, c.PerMonth, FigureUnit.Money, "Numbers: fixed costs")
+                        Figure.Input(
+                            $"cost-{i + 1}",
+                            label: c.Name,
+                            c.PerMonth,
+                            FigureUnit.Money,
+                            "Numbers: fixed costs"
+                        )
                 ),
             ]
         );
@@ -98,7 +104,7 @@ public static class HourRate
             month.Value / (decimal)hours,
             FigureUnit.MoneyAnHour,
             "fixed costs ÷ productive hours",
-            "",
+            Source: "",
             [
                 month,
                 new(
@@ -107,7 +113,7 @@ public static class HourRate
                     (decimal)hours,
                     FigureUnit.Count,
                     "hours a week × 52 ÷ 12 × productive share",
-                    "",
+                    Source: "",
                     [
                         Figure.Input(
                             "week",

@@ -162,7 +162,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
                 .. Tasks.Select(t =>
                     Figure.Of(
                         $"tend-{t.Id}",
-                        t.Name,
+                        label: t.Name,
                         Money.Times(Times(t), (Money.Times(t.Minutes, wage) / 60) + t.Cost),
                         "times × (minutes × wage + cost)",
                         Figure.Input("times", "Times a year", Times(t), FigureUnit.Count, "Floor: upkeep"),
@@ -188,7 +188,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     {
         if (Tasks.Count > 40)
         {
-            yield return new("many", $"{Tasks.Count} tasks for one machine.", "tasks", "At most 40.");
+            yield return new("many", $"{Tasks.Count} tasks for one machine.", Where: "tasks", "At most 40.");
         }
         foreach (var (task, i) in Tasks.Select((t, i) => (t, i)))
         {
@@ -199,7 +199,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
                     task.Name.Trim().Length == 0
                         ? "A task has no name."
                         : $"\"{task.Name}\" cannot be told from another task.",
-                    $"tasks[{i}].name",
+                    Where: $"tasks[{i}].name",
                     "Say what is done, in at most 100 letters."
                 );
             }
@@ -213,7 +213,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
                     "range",
                     $"{task.Name}: {task.Minutes:0.##} minutes, {task.Cost:0.00}, {task.TimesAYear:0.##} times a "
                         + "year cannot be.",
-                    $"tasks[{i}]",
+                    Where: $"tasks[{i}]",
                     "0 to 480 minutes, a cost of 0 or more, up to 5,000 times."
                 );
             }
@@ -225,7 +225,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
             yield return new(
                 "too-long",
                 "A name of over 100 or a note of over 500 characters.",
-                $"done[{i}].note",
+                Where: $"done[{i}].note",
                 "Say it shorter."
             );
         }

@@ -49,7 +49,7 @@ public sealed record MakeOrBuyCase(
                 yield return new(
                     "range",
                     $"{what} of {value:0.00} is outside 0 to 1,000,000.",
-                    field,
+                    Where: field,
                     "Type 0 or more."
                 );
             }
@@ -59,7 +59,7 @@ public sealed record MakeOrBuyCase(
             yield return new(
                 "range",
                 "Prints are 0 to 1,000,000.",
-                PrintsAMonth is >= 0 and <= 1_000_000 ? "learningPrints" : "printsAMonth",
+                Where: PrintsAMonth is >= 0 and <= 1_000_000 ? "learningPrints" : "printsAMonth",
                 "Type a number of prints."
             );
         }
@@ -68,7 +68,7 @@ public sealed record MakeOrBuyCase(
             yield return new(
                 "range",
                 $"{MinutesEach:0.##} minutes a print is outside 0 to 1,440.",
-                "minutesEach",
+                Where: "minutesEach",
                 "Time ten prints and divide."
             );
         }
@@ -77,7 +77,7 @@ public sealed record MakeOrBuyCase(
             yield return new(
                 "range",
                 $"{LearningShare * 100:0.##}% spoiled is outside 0 to 100%.",
-                "learningShare",
+                Where: "learningShare",
                 "A fifth is not too much for the first prints."
             );
         }
@@ -180,6 +180,6 @@ public sealed record MakeOrBuy(
                 + $"month: {Shown.Money(month.Value, f)} saved in each.";
         }
 
-        return new(breakEven, each, month, pay, Prints(c.MachinePrice), least, months, sentence);
+        return new(breakEven, each, month, pay, Prints(c.MachinePrice), LeastPrintsAMonth: least, months, sentence);
     }
 }

@@ -60,7 +60,7 @@ public sealed record Person(
             yield return new(
                 "name",
                 $"A name of {Name.Trim().Length} characters.",
-                $"{where}.name",
+                Where: $"{where}.name",
                 $"Type 1 to {LongestName}."
             );
         }
@@ -69,7 +69,7 @@ public sealed record Person(
             yield return new(
                 "range",
                 $"{Name}: a wage of {Wage:0.00} is outside 0 to 10,000.",
-                $"{where}.wage",
+                Where: $"{where}.wage",
                 "Type what an hour is paid."
             );
         }
@@ -78,7 +78,7 @@ public sealed record Person(
             yield return new(
                 "range",
                 $"{Name}: on-costs of {OnCostsShare.Percent:0.##}% are outside 0 to 200%.",
-                $"{where}.onCostsShare",
+                Where: $"{where}.onCostsShare",
                 "Type what you pay on top, as a share of the wage."
             );
         }
@@ -87,7 +87,7 @@ public sealed record Person(
             yield return new(
                 "range",
                 $"{Name}: a lunch of {LunchMinutes} minutes is outside 0 to 240.",
-                $"{where}.lunchMinutes",
+                Where: $"{where}.lunchMinutes",
                 "30 is usual."
             );
         }
@@ -96,7 +96,7 @@ public sealed record Person(
             yield return new(
                 "hours",
                 $"{Name}: the hours of a day cannot be read.",
-                $"{where}.week",
+                Where: $"{where}.week",
                 "Give seven days, each with both hours, closing after opening, or none."
             );
         }

@@ -266,7 +266,7 @@ public static class PieceCost
     private static Figure SetUpShare(Attempt d, PieceInputs inputs) =>
         Figure.Of(
             $"set-up-{d.Id}",
-            $"{d.Label}, set-up",
+            label: $"{d.Label}, set-up",
             d.SetUp!.Value / inputs.Quantity,
             "set-up ÷ pieces",
             d.SetUp,
@@ -299,7 +299,7 @@ public static class PieceCost
                 (decimal)(seconds * times),
                 FigureUnit.Seconds,
                 "seconds × attempts a good piece",
-                "",
+                Source: "",
                 [
                     Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, inputs.TimeSource),
                     Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage"),
@@ -313,12 +313,12 @@ public static class PieceCost
                 (decimal)orderSeconds,
                 FigureUnit.Seconds,
                 "minutes of the order ÷ pieces",
-                "",
+                Source: "",
                 [inputs.OrderMinutes, Pieces(inputs)]
             ),
             Part("prep", "Preparation and inspection", inputs.PrepAttendedSeconds, starts),
             .. sequence.Select((d, i) => Part(d.Id, d.Label, d.AttendedSeconds, attempts[i])),
         ];
-        return new("hands", "Hands a piece", parts.Sum(p => p.Value), FigureUnit.Seconds, "sum", "", parts);
+        return new("hands", "Hands a piece", parts.Sum(p => p.Value), FigureUnit.Seconds, "sum", Source: "", parts);
     }
 }

@@ -100,14 +100,14 @@ public static class Spoilage
                         {
                             Figure.Input(
                                 $"attempt-{d.Id}",
-                                $"{d.Label}, one attempt",
+                                label: $"{d.Label}, one attempt",
                                 costs[i].Cost,
                                 FigureUnit.Money,
                                 "print, hands and press above"
                             ),
                             Figure.Input(
                                 $"failure-{d.Id}",
-                                $"{d.Label}, spoiled",
+                                label: $"{d.Label}, spoiled",
                                 d.FailureChance,
                                 FigureUnit.Share,
                                 "assumed for this method until learned"
@@ -123,7 +123,7 @@ public static class Spoilage
             .Select(l =>
                 Figure.Of(
                     $"left-{l.d.Id}",
-                    $"{l.d.Label}, spares left over",
+                    label: $"{l.d.Label}, spares left over",
                     Money.Times(l.Left / inputs.Quantity, (l.d.OneMore ?? l.d.Material).Value),
                     "spares left ÷ pieces × one more",
                     Figure.Input("left", "Spares left, expected", l.Left, FigureUnit.Count, $"{l.d.Bought} bought"),

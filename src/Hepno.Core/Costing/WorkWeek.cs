@@ -34,14 +34,14 @@ public sealed record WorkWeek(IReadOnlyList<DayHours> Days, IReadOnlyList<Person
         }
         if (Days.Count != 7 || Days.All(d => d.Open is null))
         {
-            yield return new("hours", "The shop is never open.", "week", "Give at least one day its hours.");
+            yield return new("hours", "The shop is never open.", Where: "week", "Give at least one day its hours.");
         }
         foreach (var day in Days.Where(d => (d.Open is null) != (d.Close is null) || d.Close <= d.Open))
         {
             yield return new(
                 "hours",
                 $"A day cannot open at {day.Open:HH:mm} and close at {day.Close:HH:mm}.",
-                "week",
+                Where: "week",
                 "Give both hours, closing after opening, or none."
             );
         }

@@ -129,7 +129,7 @@ public sealed record CureBatch(
             yield return new(
                 "empty",
                 "The batch names no film printer.",
-                "printerId",
+                Where: "printerId",
                 "Choose the printer it came from."
             );
         }
@@ -138,7 +138,7 @@ public sealed record CureBatch(
             yield return new(
                 "absurd",
                 $"{TemperatureF:0} °F is outside 200 to 400, where powder is cured.",
-                "temperatureF",
+                Where: "temperatureF",
                 "Type the heat of oven or platen; the powder's sheet names it."
             );
         }
@@ -147,7 +147,7 @@ public sealed record CureBatch(
             yield return new(
                 "absurd",
                 $"{Minutes:0.##} min in the heat is outside 0.25 to 60.",
-                "minutes",
+                Where: "minutes",
                 "Two to four minutes are usual."
             );
         }
@@ -156,7 +156,7 @@ public sealed record CureBatch(
             yield return new(
                 "empty",
                 Prints.Count == 0 ? "No print is in the batch." : $"{Prints.Count} orders' prints in one batch.",
-                "prints",
+                Where: "prints",
                 "Say whose prints were cured, at most 500 lines."
             );
         }
@@ -167,7 +167,7 @@ public sealed record CureBatch(
                 yield return new(
                     "range",
                     $"{p.Prints} prints is outside 1 to 10,000.",
-                    $"prints[{i}].prints",
+                    Where: $"prints[{i}].prints",
                     "Count them."
                 );
             }
@@ -176,7 +176,7 @@ public sealed record CureBatch(
                 yield return new(
                     "twice",
                     "The same place of an order stands twice.",
-                    $"prints[{i}]",
+                    Where: $"prints[{i}]",
                     "Add the two up."
                 );
             }
@@ -191,7 +191,7 @@ public sealed record CureBatch(
             yield return new(
                 "range",
                 "What it used is not a number of 0 or more.",
-                "use",
+                Where: "use",
                 "Leave it to the arithmetic."
             );
         }
@@ -200,7 +200,7 @@ public sealed record CureBatch(
             yield return new(
                 "empty",
                 "A batch is called bad without a reason.",
-                "why",
+                Where: "why",
                 "Say what was found: the customers will ask."
             );
         }
@@ -209,7 +209,7 @@ public sealed record CureBatch(
             yield return new(
                 "too-long",
                 "A reason of over 500, a name of over 100 or a lot of over 200 characters.",
-                "why",
+                Where: "why",
                 "Say it shorter."
             );
         }

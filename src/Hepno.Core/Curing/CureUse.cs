@@ -12,7 +12,7 @@ namespace Hepno.Core.Curing;
 public sealed record CureUse(double ColourMl, double WhiteMl, double FilmIn, double PowderG)
 {
     /// <summary>Nothing.</summary>
-    public static CureUse None { get; } = new(0, 0, 0, 0);
+    public static CureUse None { get; } = new(0, WhiteMl: 0, 0, PowderG: 0);
 
     /// <summary>What prints of one place take: painted area × the printer's ml and g an in² (docs/trade 2), film by
     /// rows; nothing of the roll for a print that does not go on it.</summary>
@@ -27,15 +27,20 @@ public sealed record CureUse(double ColourMl, double WhiteMl, double FilmIn, dou
             ?? 0;
         return new(
             painted * printer.ColourMlPerIn2,
-            white ? painted * printer.WhiteMlPerIn2 : 0,
+            WhiteMl: white ? painted * printer.WhiteMlPerIn2 : 0,
             film,
-            painted * printer.PowderGPerIn2
+            PowderG: painted * printer.PowderGPerIn2
         );
     }
 
     /// <summary>Both together.</summary>
     public static CureUse operator +(CureUse a, CureUse b) =>
-        new(a.ColourMl + b.ColourMl, a.WhiteMl + b.WhiteMl, a.FilmIn + b.FilmIn, a.PowderG + b.PowderG);
+        new(
+            a.ColourMl + b.ColourMl,
+            WhiteMl: a.WhiteMl + b.WhiteMl,
+            a.FilmIn + b.FilmIn,
+            PowderG: a.PowderG + b.PowderG
+        );
 
     /// <summary>What was taken of one supply, in its unit; 0 for what a film printer has not.</summary>
     public double Amount(Supply supply) =>

@@ -85,7 +85,7 @@ public static class Recall
             most,
             lookAt,
             Math.Min(lookAt, fate.HandedOver),
-            waiting,
+            PrintsWaiting: waiting,
             Figure.Sum("recall", "Made anew", parts)
         );
     }

@@ -28,7 +28,12 @@ public static class GangCheck
         {
             if (designs.FirstOrDefault(d => d.Id == p.DesignId) is not { } design)
             {
-                yield return new("unknown", $"\"{p.DesignId}\" was not asked for.", $"placed[{i}]", "Take it off.");
+                yield return new(
+                    "unknown",
+                    $"\"{p.DesignId}\" was not asked for.",
+                    Where: $"placed[{i}]",
+                    "Take it off."
+                );
                 continue;
             }
             var (width, height) = p.Turned ? (design.HeightIn, design.WidthIn) : (design.WidthIn, design.HeightIn);
@@ -38,7 +43,7 @@ public static class GangCheck
                     "size",
                     $"{nameOf(p.DesignId)} lies {p.WidthIn:0.###} × {p.HeightIn:0.###} in and is {width:0.###} × "
                         + $"{height:0.###}.",
-                    $"placed[{i}]",
+                    Where: $"placed[{i}]",
                     "Lay it at its own size."
                 );
             }
@@ -47,7 +52,7 @@ public static class GangCheck
                 yield return new(
                     "turned",
                     $"{nameOf(p.DesignId)} lies turned and must not.",
-                    $"placed[{i}]",
+                    Where: $"placed[{i}]",
                     "Lay it upright."
                 );
             }
@@ -63,7 +68,7 @@ public static class GangCheck
                 yield return new(
                     "margin",
                     $"{nameOf(p.DesignId)} at {p.X:0.##}, {p.Y:0.##} in leaves the printable part by {over:0.##} in.",
-                    $"placed[{i}]",
+                    Where: $"placed[{i}]",
                     $"{ground.MarginIn:0.###} in stay free on all sides."
                 );
             }
@@ -76,7 +81,7 @@ public static class GangCheck
                 yield return new(
                     "copies",
                     $"{count} of {nameOf(design.Id)} are laid, {design.Copies} were asked for.",
-                    "designs",
+                    Where: "designs",
                     "Lay each copy once."
                 );
             }
@@ -121,7 +126,7 @@ public static class GangCheck
                             "near",
                             $"{nameOf(a.DesignId)} and {nameOf(b.DesignId)} lie {lack:0.##} in too near: "
                                 + $"{gap:0.###} in stay free between prints.",
-                            $"placed[{along[j].I}]",
+                            Where: $"placed[{along[j].I}]",
                             "Move one of them."
                         );
                     }

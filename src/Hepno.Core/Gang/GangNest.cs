@@ -110,7 +110,7 @@ public static class GangNest
         units = [.. units.Where(u => u.Fits(width, length, ground.GapIn))];
         if (units.Count == 0)
         {
-            return new([], 0, 0, 0, 0, 0, 0, leftOut, 0);
+            return new([], 0, 0, FloorLengthIn: 0, 0, 0, 0, leftOut, 0);
         }
         Skyline.Box[] boxes = [.. Boxes(units, ground)];
         // a group may lie in another block: only what its copies need is a floor
@@ -150,7 +150,7 @@ public static class GangNest
         }
         floorSheets =
             byPatterns && ground.LengthIn is not null
-                ? SheetPatterns.Floor(width, length, alone, floorSheets, 0)
+                ? SheetPatterns.Floor(width, length, alone, floorSheets, sheets: 0)
                 : floorSheets;
         var found = ground.LengthIn is null
             ? StripSearch.Roll(
@@ -219,7 +219,7 @@ public static class GangNest
     {
         if (placed.Count == 0)
         {
-            return new([], 0, 0, 0, 0, 0, steps, [], 0);
+            return new([], 0, 0, FloorLengthIn: 0, 0, 0, steps, [], 0);
         }
         var sheets = placed.Max(p => p.Sheet) + 1;
         var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
@@ -303,7 +303,7 @@ public static class GangNest
             placed,
             sheets,
             used,
-            floor,
+            FloorLengthIn: floor,
             floorSheets,
             covered / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)),
             steps,
@@ -327,7 +327,7 @@ public static class GangNest
             yield return new(
                 "range",
                 $"A width of {ground.WidthIn:0.##} in is outside 0 to 200, or a length outside 0 to 10,000.",
-                "widthIn",
+                Where: "widthIn",
                 "Type what the film or sheet measures."
             );
         }
@@ -343,13 +343,13 @@ public static class GangNest
                 "gap",
                 $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of "
                     + $"{ground.WidthIn:0.##} in.",
-                "gapIn",
+                Where: "gapIn",
                 "A quarter of an inch is usual for both."
             );
         }
         if (designs.Count == 0)
         {
-            yield return new("empty", "There is nothing to lay.", "designs", "Add a design.");
+            yield return new("empty", "There is nothing to lay.", Where: "designs", "Add a design.");
         }
         foreach (var (d, i) in designs.Select((d, i) => (d, i)))
         {
@@ -358,7 +358,7 @@ public static class GangNest
                 yield return new(
                     "range",
                     $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.",
-                    $"designs[{i}]",
+                    Where: $"designs[{i}]",
                     "Type its printed size."
                 );
             }
@@ -367,7 +367,7 @@ public static class GangNest
                 yield return new(
                     "range",
                     $"{d.Copies} copies of {d.Id} is outside 1 to {most}.",
-                    $"designs[{i}].copies",
+                    Where: $"designs[{i}].copies",
                     "Lay large numbers as several layouts."
                 );
             }
@@ -376,7 +376,7 @@ public static class GangNest
                 yield return new(
                     "twice",
                     $"\"{d.Id}\" stands twice.",
-                    $"designs[{i}].id",
+                    Where: $"designs[{i}].id",
                     "Give each design a name of its own, with its copies."
                 );
             }
@@ -384,14 +384,14 @@ public static class GangNest
         var copies = designs.Sum(d => (long)Math.Max(0, d.Copies));
         if (copies > most)
         {
-            yield return new("many", $"{copies} copies in one layout.", "designs", $"At most {most}.");
+            yield return new("many", $"{copies} copies in one layout.", Where: "designs", $"At most {most}.");
         }
         else if (copies > MostCopies && designs.Any(d => d.Group.Length > 0))
         {
             yield return new(
                 "many",
                 $"{copies} copies in one layout, with groups in it.",
-                "designs",
+                Where: "designs",
                 $"At most {MostCopies} with groups: lay the groups by themselves."
             );
         }

@@ -74,7 +74,7 @@ internal sealed record GangUnit(
             $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} in does not go on "
                 + $"{ground.WidthIn:0.##}{(ground.LengthIn is { } l ? $" × {l:0.##}" : "")} in with its "
                 + $"margins{(MayTurn ? ", either way round" : " without turning")}.",
-            Name,
+            Where: Name,
             "A smaller print, wider film, or leave to turn it."
         );
 
@@ -125,7 +125,7 @@ internal sealed record GangUnit(
             .Select(i => narrowest + ((widest - narrowest) * i / (Shapes - 1)))
             .Distinct()
             .Where(w => boxes.All(b => b.W <= w + Eps || (b.MayTurn && b.H <= w + Eps)))
-            .Select(w => StripSearch.Roll(w, boxes, 1, 0, 0))
+            .Select(w => StripSearch.Roll(w, boxes, 1, steps: 0, 0))
             .Select(f => (Found: f, Width: f.At.Select((a, i) => a.X + (a.Turned ? boxes[i].H : boxes[i].W)).Max()))
             .ToList();
         return

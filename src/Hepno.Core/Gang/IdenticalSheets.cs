@@ -144,7 +144,7 @@ public static class IdenticalSheets
                 var (bought, cost) = Cost(block, n, prices);
                 return (
                     new(
-                        [.. block.Select((d, i) => new CopiesOnSheet(d.Design.Id, copies[i], d.Design.Copies))],
+                        [.. block.Select((d, i) => new CopiesOnSheet(d.Design.Id, copies[i], Needed: d.Design.Copies))],
                         n,
                         bought,
                         placed,

@@ -35,7 +35,7 @@ public sealed class LayoutMemo
         {
             return known;
         }
-        known = (GangNest.Lay(ground, designs, 1, GangNest.OnePass), [.. designs.Select(d => d.Id)]);
+        known = (GangNest.Lay(ground, designs, 1, steps: GangNest.OnePass), [.. designs.Select(d => d.Id)]);
         // what is left out is said by its name
         if (known.Found.LeftOut.Count == 0)
         {

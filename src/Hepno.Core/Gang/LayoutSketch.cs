@@ -45,7 +45,7 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
             [new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)],
             sheets,
             ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total,
-            0,
+            FloorLengthIn: 0,
             sheets,
             1,
             GangNest.OnePass,

@@ -58,7 +58,7 @@ public sealed record PrintAndCut(
                 "range",
                 $"Marks of {LeftIn:0.##}, {TopIn:0.##}, {RightIn:0.##} and {BottomIn:0.##} in leave nothing of "
                     + $"{SheetWidthIn:0.##} × {SheetLengthIn:0.##} in.",
-                "marks",
+                Where: "marks",
                 "The cutter's manual says how much its marks take."
             );
         }
@@ -67,7 +67,7 @@ public sealed record PrintAndCut(
             yield return new(
                 "range",
                 $"A bleed of {BleedIn:0.###} in is outside 0 to 1.",
-                "bleedIn",
+                Where: "bleedIn",
                 "A sixteenth of an inch is usual."
             );
         }

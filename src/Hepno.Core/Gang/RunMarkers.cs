@@ -82,7 +82,7 @@ public sealed record RunMarkers(
             fabricWidthIn,
             paperWidthIn,
             parts.Sum(p => p.WidthIn * p.HeightIn * p.Count),
-            parts.Sum(p => 2 * (p.WidthIn + p.HeightIn) * p.Count)
+            OutlineIn: parts.Sum(p => 2 * (p.WidthIn + p.HeightIn) * p.Count)
         );
     }
 }

@@ -45,7 +45,7 @@ public sealed record SheetGrid(
         SheetGrid Way(double w, double h, bool turned) =>
             new(
                 Math.Max(0, Fit(sheetWidthIn, w)),
-                Math.Max(0, Fit(sheetHeightIn, h)),
+                Down: Math.Max(0, Fit(sheetHeightIn, h)),
                 turned,
                 w,
                 h,

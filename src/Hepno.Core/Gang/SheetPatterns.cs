@@ -16,8 +16,8 @@ internal static class SheetPatterns
     // a second look tries so many patterns hard, then as the first does
     private const int MostHard = 1000;
 
-    private static readonly Look First = new(0.12, 600, 20_000);
-    private static readonly Look Second = new(0.07, 1500, 100_000);
+    private static readonly Look First = new(0.12, 600, Trials: 20_000);
+    private static readonly Look Second = new(0.07, 1500, Trials: 100_000);
 
     // more than all roundings of a layout together, in: what nearly goes must not count as if it did not
     private const double Rounding = 1e-4;

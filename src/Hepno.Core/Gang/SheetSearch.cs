@@ -108,7 +108,7 @@ internal sealed class SheetSearch
             }
             var parts = Drawn(sheets.Count);
             var tried = Shuffled(left, parts.Select(p => sheets[p]));
-            _skyline.Lay(tried, parts.Length, _length, double.PositiveInfinity);
+            _skyline.Lay(tried, parts.Length, _length, limit: double.PositiveInfinity);
             var took = tried.Length * (tried.Length + Beside) / ((double)_boxes.Length * _boxes.Length);
             (spent, _cooled) = (spent + took, _cooled + took);
             int[] rest = [.. _skyline.Rest(tried).Select(e => e >> 1)];

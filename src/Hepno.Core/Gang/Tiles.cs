@@ -85,7 +85,7 @@ public sealed record Tiles(
                         .Range(0, columns)
                         .Select(c => new Tile(
                             (r * columns) + c + 1,
-                            c,
+                            Column: c,
                             r,
                             c * (sheet.W - overlapIn),
                             r * (sheet.H - overlapIn)
@@ -121,7 +121,7 @@ public sealed record Tiles(
             yield return new(
                 "range",
                 $"A print of {widthIn:0.##} × {heightIn:0.##} in is outside 0 to 400.",
-                "widthIn",
+                Where: "widthIn",
                 "Type the flat garment of the largest size, bleed all round in it."
             );
         }
@@ -130,7 +130,7 @@ public sealed record Tiles(
             yield return new(
                 "range",
                 $"A sheet of {sheetWidthIn:0.##} × {sheetHeightIn:0.##} in is outside 0 to 400.",
-                "sheetWidthIn",
+                Where: "sheetWidthIn",
                 "Type the part of the sheet that can be printed."
             );
         }
@@ -139,7 +139,7 @@ public sealed record Tiles(
             yield return new(
                 "range",
                 $"An overlap of {overlapIn:0.##} in is outside 0 to 4, or leaves nothing of a sheet.",
-                "overlapIn",
+                Where: "overlapIn",
                 "A quarter of an inch is usual."
             );
         }

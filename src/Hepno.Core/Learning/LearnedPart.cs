@@ -47,9 +47,9 @@ public sealed record LearnedPart(
                     g.Key.MethodId,
                     g.Key.What,
                     g.Sum(p => p.Standard),
-                    g.Sum(p => p.Recorded),
+                    Recorded: g.Sum(p => p.Recorded),
                     g.Sum(p => p.Seen),
-                    g.Sum(p => p.Spoiled)
+                    Spoiled: g.Sum(p => p.Spoiled)
                 )),
         ];
 }

@@ -137,7 +137,7 @@ public static class QuotedAgainstReal
             hours == 0 ? 0 : profit / hours,
             FigureUnit.MoneyAnHour,
             "(price − fees − recorded cost) ÷ recorded hours of hands",
-            "",
+            Source: "",
             [
                 .. figures,
                 Figure.Input(
@@ -152,14 +152,20 @@ public static class QuotedAgainstReal
         return new(
             [
                 .. PieceCost.Strata.Select(
-                    (c, i) => new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], recordedShown[i])
+                    (c, i) =>
+                        new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], Recorded: recordedShown[i])
                 ),
             ],
             Money.Charged(quoted.Cost.Value, digits),
-            Money.Charged(cost, digits),
+            RecordedCost: Money.Charged(cost, digits),
             [
-                new("At the press", plannedPressing / 60, (run.GoodSeconds + run.RuinedSeconds) / 60, true),
-                new("Order, preparing and packing", rest / 60, rest / 60, false),
+                new(
+                    "At the press",
+                    plannedPressing / 60,
+                    RecordedMinutes: (run.GoodSeconds + run.RuinedSeconds) / 60,
+                    true
+                ),
+                new("Order, preparing and packing", rest / 60, RecordedMinutes: rest / 60, false),
             ],
             [
                 .. run
@@ -190,7 +196,7 @@ public static class QuotedAgainstReal
             verdicts
                 .Where(e => ruined.Contains((e.PieceNo, e.Attempt)) == lost)
                 .Sum(e => Math.Clamp(e.SecondsOnPiece, 0, cap));
-        return new(spoiled, Seconds(lost: false), Seconds(lost: true), verdicts.Count);
+        return new(spoiled, Seconds(lost: false), RuinedSeconds: Seconds(lost: true), verdicts.Count);
     }
 
     // what ruined pieces took: blank, sundries, prints, what was prepared for them, the press, and the hands that were
@@ -245,7 +251,7 @@ public static class QuotedAgainstReal
                 : 0;
         return Figure.Of(
             $"beyond-{d.Placement.Id}",
-            "Printed beyond the need",
+            label: "Printed beyond the need",
             left * (OneMore(d, quoted).Value + blank) / pieces,
             "pieces left × (a print + its blank) ÷ pieces",
             Figure.Input("left", "Left", left, FigureUnit.Count, $"{d.BlanksSent} sent out"),
@@ -262,7 +268,7 @@ public static class QuotedAgainstReal
             .Select(x =>
                 Figure.Of(
                     $"left-{x.d.Placement.Id}",
-                    x.d.Placement.At().Name,
+                    label: x.d.Placement.At().Name,
                     x.Left * OneMore(x.d, quoted).Value,
                     "left × one more",
                     Figure.Input("left", "Left", x.Left, FigureUnit.Count, $"{x.d.Bought} bought or made"),

@@ -82,7 +82,13 @@ public static class ShopLearning
         [
             .. parts
                 .Where(p => p.Kind == LearnedKind.Hands)
-                .Select(p => new SecondsLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen))
+                .Select(p => new SecondsLearned(
+                    p.MethodId,
+                    p.What,
+                    p.Standard / p.Seen,
+                    Recorded: p.Recorded / p.Seen,
+                    p.Seen
+                ))
                 .OrderByDescending(s => s.Timings),
         ];
 
@@ -92,7 +98,13 @@ public static class ShopLearning
         [
             .. parts
                 .Where(p => p.Kind == LearnedKind.Step)
-                .Select(p => new StepLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen))
+                .Select(p => new StepLearned(
+                    p.MethodId,
+                    p.What,
+                    p.Standard / p.Seen,
+                    Recorded: p.Recorded / p.Seen,
+                    p.Seen
+                ))
                 .OrderBy(s => s.MethodId.Text, StringComparer.Ordinal)
                 .ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step)),
         ];
@@ -131,7 +143,7 @@ public static class ShopLearning
                     "hands",
                     "",
                     handsNow,
-                    Math.Round(Learned.StandardSeconds(standard, recorded, timings) / standard, 3),
+                    Math.Round(Learned.StandardSeconds(standard, observedMeanSeconds: recorded, timings) / standard, 3),
                     timings
                 )
             );
@@ -149,7 +161,7 @@ public static class ShopLearning
                     method.Key,
                     now,
                     Math.Round(
-                        Learned.SpoiledShare(assumed, method.Sum(s => s.Spoiled), method.Sum(s => s.Attempts)),
+                        Learned.SpoiledShare(assumed, method.Sum(s => s.Spoiled), pieces: method.Sum(s => s.Attempts)),
                         4
                     ),
                     method.Sum(s => s.Attempts)
@@ -201,9 +213,9 @@ public static class ShopLearning
                 l.Methods[e.Pass - 1],
                 l.Places[e.Pass - 1],
                 0,
-                0,
+                Recorded: 0,
                 l.Finishing?.Contains(e.Pass) == true ? 0 : 1,
-                e.Verdict == RunVerdict.Spoiled ? 1 : 0
+                Spoiled: e.Verdict == RunVerdict.Spoiled ? 1 : 0
             ));
 
     private static LearnedPart Timed(
@@ -212,7 +224,7 @@ public static class ShopLearning
         string what,
         double standard,
         double recorded
-    ) => new(kind, methodId, what, standard, Math.Min(recorded, LongestObservation * standard), 1, 0);
+    ) => new(kind, methodId, what, standard, Math.Min(recorded, LongestObservation * standard), 1, Spoiled: 0);
 
     private static IEnumerable<RunEvent> Standing(IReadOnlyList<RunEvent> events)
     {

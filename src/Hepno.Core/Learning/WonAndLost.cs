@@ -28,10 +28,10 @@ public sealed record WonAndLost(MethodId MethodId, int Won, int Lost, int Declin
                 .Select(g => new WonAndLost(
                     g.Key,
                     g.Count(IsWon),
-                    g.Count(o => o.Ended == EndKind.Lost),
+                    Lost: g.Count(o => o.Ended == EndKind.Lost),
                     g.Count(o => o.Ended == EndKind.Declined),
                     Middle(g.Where(IsWon)),
-                    Middle(g.Where(o => o.Ended == EndKind.Lost))
+                    LostEach: Middle(g.Where(o => o.Ended == EndKind.Lost))
                 ))
                 .OrderByDescending(w => w.Won + w.Lost + w.Declined)
                 .ThenBy(w => w.MethodId.Text, StringComparer.Ordinal),

@@ -33,7 +33,7 @@ public sealed record Calender(
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Ranges.Named(Name, "name", "The calender", "Give it a name you would call across the room."),
+            .. Ranges.Named(Name, "name", what: "The calender", "Give it a name you would call across the room."),
             .. Ranges.Outside(
                 (PaperWidthIn, 6, 200, "paperWidthIn", "A width of paper", "What its printer prints across."),
                 (

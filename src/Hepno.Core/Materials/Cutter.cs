@@ -27,7 +27,7 @@ public sealed record Cutter(
             yield return new(
                 "empty",
                 "The cutter has no name.",
-                "name",
+                Where: "name",
                 "Give it a name you would call across the room."
             );
         }
@@ -36,7 +36,7 @@ public sealed record Cutter(
             yield return new(
                 "range",
                 $"A cut {CutWidthIn:0.##} in wide is outside 0 to 120.",
-                "cutWidthIn",
+                Where: "cutWidthIn",
                 "Type its widest cut."
             );
         }
@@ -45,7 +45,7 @@ public sealed record Cutter(
             yield return new(
                 "range",
                 $"A speed of {SpeedIn2PerMinute:0.##} in² a minute is outside 0 to 5,000.",
-                "speedIn2PerMinute",
+                Where: "speedIn2PerMinute",
                 "Time one cut and divide."
             );
         }

@@ -43,7 +43,7 @@ public sealed record DyePrinter(
             yield return new(
                 "empty",
                 "The dye printer has no name.",
-                "name",
+                Where: "name",
                 "Give it a name you would call across the room."
             );
         }
@@ -52,7 +52,7 @@ public sealed record DyePrinter(
             yield return new(
                 "range",
                 $"A speed of {SpeedIn2PerMinute:0.##} in² a minute is outside 0 to 5,000.",
-                "speedIn2PerMinute",
+                Where: "speedIn2PerMinute",
                 "Time one print and divide."
             );
         }
@@ -67,7 +67,7 @@ public sealed record DyePrinter(
                 "range",
                 $"Paper of {SheetWidthIn:0.##} × {SheetHeightIn:0.##} in with a margin of {SheetMarginIn:0.##} "
                     + "in leaves nothing to print on.",
-                "sheetWidthIn",
+                Where: "sheetWidthIn",
                 "Type the sheet's size and what the printer leaves free."
             );
         }
@@ -88,7 +88,7 @@ public sealed record DyePrinter(
                 yield return new(
                     "range",
                     $"{what} of {value:0.####} is outside 0 to {most:0}.",
-                    field,
+                    Where: field,
                     "Look at the unit again."
                 );
             }

@@ -42,7 +42,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
             yield return new(
                 "range",
                 $"A gap of {GapIn:0.###} in or an edge of {MarginIn:0.###} in is outside 0 to 4.",
-                "byLayout.gapIn",
+                Where: "byLayout.gapIn",
                 "A quarter of an inch is usual for both."
             );
         }
@@ -53,7 +53,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 yield return new(
                     "range",
                     $"A roll {roll.WidthIn:0.##} in wide is outside 0 to 80, or its edges leave nothing of it.",
-                    "byLayout.roll.widthIn",
+                    Where: "byLayout.roll.widthIn",
                     "Type the width that can be printed."
                 );
             }
@@ -62,7 +62,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 yield return new(
                     "price",
                     $"The roll is billed by steps of {roll.StepIn:0.##} in without a price from 1 on.",
-                    "byLayout.roll.steps",
+                    Where: "byLayout.roll.steps",
                     "Type the step and what one costs, for example 12 in at 4.60."
                 );
             }
@@ -71,7 +71,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 yield return new(
                     "range",
                     "A set length is not longer than 0, or has no price.",
-                    "byLayout.roll.lengths",
+                    Where: "byLayout.roll.lengths",
                     "Type lengths and prices as the list has them."
                 );
             }
@@ -88,7 +88,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 yield return new(
                     "name",
                     $"\"{sheet.Name}\" cannot be a sheet's name here.",
-                    $"byLayout.sheets[{i}].name",
+                    Where: $"byLayout.sheets[{i}].name",
                     "Give each sheet a name of its own."
                 );
             }
@@ -102,7 +102,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                     "range",
                     $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.LengthIn:0.##} in is out of range, "
                         + "or its edges leave nothing of it.",
-                    $"byLayout.sheets[{i}].widthIn",
+                    Where: $"byLayout.sheets[{i}].widthIn",
                     "Type the size that can be printed."
                 );
             }
@@ -111,7 +111,7 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 yield return new(
                     "price",
                     $"The sheet {sheet.Name} has a price that is not above 0.",
-                    $"byLayout.sheets[{i}].breaks",
+                    Where: $"byLayout.sheets[{i}].breaks",
                     "Type the price of one, from 1 on."
                 );
             }

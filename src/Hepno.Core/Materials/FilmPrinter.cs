@@ -68,7 +68,7 @@ public sealed record FilmPrinter(
             yield return new(
                 "empty",
                 "The film printer has no name.",
-                "name",
+                Where: "name",
                 "Give it a name you would call across the room."
             );
         }
@@ -86,7 +86,7 @@ public sealed record FilmPrinter(
                 yield return new(
                     "range",
                     $"{what} of {value:0.###} is outside 0 to {most:0}.",
-                    field,
+                    Where: field,
                     "Type what the printer does."
                 );
             }
@@ -112,7 +112,7 @@ public sealed record FilmPrinter(
                 yield return new(
                     "range",
                     $"{what} of {value:0.####} is outside 0 to {most:0}.",
-                    field,
+                    Where: field,
                     "Look at the unit again: ml and g for an in²."
                 );
             }
@@ -122,7 +122,7 @@ public sealed record FilmPrinter(
             yield return new(
                 "range",
                 $"A cure at {CureF:0} °F is outside 200 to 400.",
-                "cureF",
+                Where: "cureF",
                 "The powder's sheet names it; 250 is usual."
             );
         }

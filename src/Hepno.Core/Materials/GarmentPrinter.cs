@@ -37,7 +37,12 @@ public sealed record GarmentPrinter(
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Ranges.Named(Name, "name", "The garment printer", "Give it a name you would call across the room."),
+            .. Ranges.Named(
+                Name,
+                "name",
+                what: "The garment printer",
+                "Give it a name you would call across the room."
+            ),
             .. Ranges.Outside(
                 (
                     SpeedIn2PerMinute,

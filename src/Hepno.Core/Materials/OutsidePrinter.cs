@@ -56,9 +56,9 @@ public sealed record OutsidePrinter(
         [
             .. Ranges.Named(
                 Supplier,
-                "supplier",
+                field: "supplier",
                 "The printer",
-                "Type who it is: it stands on the list of what to send."
+                help: "Type who it is: it stands on the list of what to send."
             ),
             .. Prices.Count == 0
                 ?
@@ -66,7 +66,7 @@ public sealed record OutsidePrinter(
                     new Problem(
                         "empty",
                         $"{Supplier} has no price.",
-                        "prices",
+                        Where: "prices",
                         "Type what a print costs in one screen, for example 1: 24 2.10, 72 1.40."
                     ),
                 ]
@@ -74,7 +74,7 @@ public sealed record OutsidePrinter(
             .. Prices.SelectMany(
                 (p, i) =>
                     Ranges
-                        .Priced(p.Breaks, $"prices[{i}].breaks", $"{p.Colours} screens")
+                        .Priced(p.Breaks, $"prices[{i}].breaks", what: $"{p.Colours} screens")
                         .Concat(
                             Ranges.Outside(
                                 (p.Colours, 1, 12, $"prices[{i}].colours", "A number of screens", "1 to 12.")
@@ -86,7 +86,7 @@ public sealed record OutsidePrinter(
                 .Select(b => new Problem(
                     "price",
                     $"{Supplier}: a {GarmentNouns.For(b.Kind, 1)} at {b.Price:0.00} is not above 0.",
-                    "blanks",
+                    Where: "blanks",
                     "Type what a blank of its own costs."
                 )),
             .. (Blanks ?? [])
@@ -95,7 +95,7 @@ public sealed record OutsidePrinter(
                 .Select(g => new Problem(
                     "twice",
                     $"{Supplier}: {GarmentNouns.For(g.Key, 2)} stand twice.",
-                    "blanks",
+                    Where: "blanks",
                     "Keep one price."
                 )),
             .. Ranges.Outside(

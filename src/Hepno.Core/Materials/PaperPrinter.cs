@@ -26,7 +26,7 @@ public sealed record PaperPrinter(
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Ranges.Named(Name, "name", "The inkjet printer", "Give it a name you would call across the room."),
+            .. Ranges.Named(Name, "name", what: "The inkjet printer", "Give it a name you would call across the room."),
             .. Ranges.Outside(
                 (
                     SpeedIn2PerMinute,

@@ -37,14 +37,14 @@ public sealed record PodService(
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Ranges.Named(Supplier, "supplier", "The service", "Type who it is."),
+            .. Ranges.Named(Supplier, field: "supplier", "The service", help: "Type who it is."),
             .. Prices.Count == 0
                 ?
                 [
                     new Problem(
                         "empty",
                         $"{Supplier} has no price.",
-                        "prices",
+                        Where: "prices",
                         "Type a garment and what a printed one costs, for example tee 9.80."
                     ),
                 ]

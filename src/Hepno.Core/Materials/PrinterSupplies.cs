@@ -88,12 +88,12 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
         {
             "film-printer" =>
             [
-                new(Supply.ColourInk, [], 800, 100),
-                new(Supply.WhiteInk, [], 500, 100),
-                new(Supply.Film, [], 3900, 200),
-                new(Supply.Powder, [], 1000, 150),
+                new(Supply.ColourInk, [], 800, LowAt: 100),
+                new(Supply.WhiteInk, [], 500, LowAt: 100),
+                new(Supply.Film, [], 3900, LowAt: 200),
+                new(Supply.Powder, [], 1000, LowAt: 150),
             ],
-            "dye-printer" => [new(Supply.DyeInk, [], 500, 60), new(Supply.Paper, [], 100, 15)],
+            "dye-printer" => [new(Supply.DyeInk, [], 500, LowAt: 60), new(Supply.Paper, [], 100, LowAt: 15)],
             _ => [],
         };
 
@@ -134,7 +134,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                 yield return new(
                     "twice",
                     $"There are two places for {NameOf(slot.Supply)}.",
-                    $"slots[{i}].supply",
+                    Where: $"slots[{i}].supply",
                     "Keep one of them."
                 );
             }
@@ -144,7 +144,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                     "range",
                     $"{NameOf(slot.Supply)}: full at {slot.Full:0.##} and low at {slot.LowAt:0.##} "
                         + $"{UnitOf(slot.Supply)} cannot be.",
-                    $"slots[{i}]",
+                    Where: $"slots[{i}]",
                     "Full is more than 0, low at most full."
                 );
             }
@@ -153,7 +153,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                 yield return new(
                     "name",
                     $"A product for {NameOf(slot.Supply)} has no name, or one of over 100 letters, or there are over 50.",
-                    $"slots[{i}].takes",
+                    Where: $"slots[{i}].takes",
                     "Name what the maker allows."
                 );
             }
@@ -163,7 +163,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
             yield return new(
                 "many",
                 $"{Loadings.Count} refills of one printer.",
-                "loadings",
+                Where: "loadings",
                 $"At most {MostLoadings}."
             );
         }
@@ -174,7 +174,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                 yield return new(
                     "unknown-place",
                     $"The printer has no place for {NameOf(loading.Supply)}.",
-                    $"loadings[{i}].supply",
+                    Where: $"loadings[{i}].supply",
                     "Add the place first."
                 );
                 continue;
@@ -184,7 +184,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                 yield return new(
                     "name",
                     $"A refill of {NameOf(loading.Supply)} has no product, or a name that is too long.",
-                    $"loadings[{i}].product",
+                    Where: $"loadings[{i}].product",
                     "Type what the label says, the lot in at most 60 letters."
                 );
             }
@@ -194,7 +194,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
                     "range",
                     $"{loading.Level:0.##} {UnitOf(loading.Supply)} of {NameOf(loading.Supply)} is outside 0 to "
                         + $"{slot.Full:0.##}, where it is full.",
-                    $"loadings[{i}].level",
+                    Where: $"loadings[{i}].level",
                     "Type how much is in it now, or what it holds when full."
                 );
             }

@@ -15,7 +15,7 @@ internal static class Ranges
             .Select(v => new Problem(
                 "range",
                 $"{v.What} of {v.Value:0.####} is outside {v.Least:0.##} to {v.Most:#,0.##}.",
-                v.Field,
+                Where: v.Field,
                 v.Help
             ));
 
@@ -24,7 +24,7 @@ internal static class Ranges
     {
         if (string.IsNullOrWhiteSpace(name))
         {
-            yield return new("empty", $"{what} has no name.", field, help);
+            yield return new("empty", $"{what} has no name.", Where: field, help);
         }
     }
 
@@ -36,7 +36,7 @@ internal static class Ranges
             yield return new(
                 "price",
                 $"{what} has a price that is not above 0.",
-                field,
+                Where: field,
                 "Type the price of one, from 1 on."
             );
         }

@@ -37,11 +37,11 @@ public sealed record RollCloth(
         [
             .. Ranges.Named(
                 Supplier,
-                "supplier",
+                field: "supplier",
                 "The cloth's supplier",
-                "Type who sells it: it stands on the list of what to buy."
+                help: "Type who sells it: it stands on the list of what to buy."
             ),
-            .. Ranges.Named(Product, "product", "The cloth", "Type what you order it by."),
+            .. Ranges.Named(Product, field: "product", "The cloth", help: "Type what you order it by."),
             .. Ranges.Outside(
                 (
                     PolyesterPercent,

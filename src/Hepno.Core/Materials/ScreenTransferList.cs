@@ -82,7 +82,7 @@ public sealed record ScreenTransferList(
             yield return new(
                 "empty",
                 "The transfer has no supplier or no name.",
-                "product",
+                Where: "product",
                 "Name both: they are on the list of what to buy."
             );
         }
@@ -91,7 +91,7 @@ public sealed record ScreenTransferList(
             yield return new(
                 "empty",
                 $"{Product} has no sheet.",
-                "sheets",
+                Where: "sheets",
                 "Add the sheets of the supplier's price list."
             );
         }
@@ -103,7 +103,7 @@ public sealed record ScreenTransferList(
                 yield return new(
                     "range",
                     $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.HeightIn:0.##} in is outside 0 to 60 in.",
-                    $"sheets[{i}].widthIn",
+                    Where: $"sheets[{i}].widthIn",
                     "Type the largest artwork it holds."
                 );
             }
@@ -117,7 +117,7 @@ public sealed record ScreenTransferList(
                 yield return new(
                     "price",
                     $"The sheet {sheet.Name} has a price that is not above 0, or colours outside 1 to 12.",
-                    $"sheets[{i}].prices",
+                    Where: $"sheets[{i}].prices",
                     "Type a price from 1 sheet on for each number of colours."
                 );
             }
@@ -127,7 +127,7 @@ public sealed record ScreenTransferList(
             yield return new(
                 "range",
                 $"A set-up of {SetUpPerColour:0.00} a colour or {LeastSheets} sheets at least is out of range.",
-                "setUpPerColour",
+                Where: "setUpPerColour",
                 "Set-up is 0 or more, the fewest sheets 1 or more."
             );
         }
@@ -136,7 +136,7 @@ public sealed record ScreenTransferList(
             yield return new(
                 "range",
                 $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
-                "freightPerOrder",
+                Where: "freightPerOrder",
                 "Freight is 0 or more, days are 0 to 120."
             );
         }

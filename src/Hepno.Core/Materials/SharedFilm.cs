@@ -65,7 +65,7 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
         var one = Figure.Sum("as-one", "As one", both, freight);
         var saves = Figure.Of("saves", "Saved", apart.Value - one.Value, "apart − as one", apart, one);
         var theirSaving = their.Value + freight.Value - (one.Value * PartOf(joined, theirId));
-        return new(apart, one, saves, saves.Value - theirSaving, theirSaving);
+        return new(apart, one, saves, saves.Value - theirSaving, Theirs: theirSaving);
     }
 
     /// <summary>Money of a layout that one order bears: its area's part; extra copies count as theirs who laid

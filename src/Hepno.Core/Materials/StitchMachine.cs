@@ -64,7 +64,7 @@ public sealed record StitchMachine(
             (decimal)seconds,
             FigureUnit.Seconds,
             "(stitches ÷ (speed × reached) × 60 + changes × a change) ÷ heads",
-            "",
+            Source: "",
             [
                 stitches.Named(),
                 Figure.Input("speed", "Stitches a minute, as set", StitchesPerMinute, FigureUnit.Count, source),
@@ -82,7 +82,7 @@ public sealed record StitchMachine(
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Ranges.Named(Name, "name", "The machine", "Give it a name you would call across the room."),
+            .. Ranges.Named(Name, "name", what: "The machine", "Give it a name you would call across the room."),
             .. Ranges.Outside(
                 (
                     StitchesPerMinute,

@@ -46,7 +46,7 @@ public sealed record TransferPaper(
     public PrintAndCut Region(bool byCutter)
     {
         var edge = Math.Max(MarginIn, byCutter ? MarksIn : 0);
-        return new(SheetWidthIn, SheetHeightIn, edge, edge, edge, edge, BleedIn);
+        return new(SheetWidthIn, SheetHeightIn, LeftIn: edge, edge, edge, edge, BleedIn);
     }
 
     /// <summary>What the owner must put right before it can be kept.</summary>
@@ -54,11 +54,11 @@ public sealed record TransferPaper(
         [
             .. Ranges.Named(
                 Supplier,
-                "supplier",
+                field: "supplier",
                 "The paper's supplier",
-                "Type who sells it: it stands on the list of what to buy."
+                help: "Type who sells it: it stands on the list of what to buy."
             ),
-            .. Ranges.Named(Product, "product", "The paper", "Type what is on the box."),
+            .. Ranges.Named(Product, field: "product", "The paper", help: "Type what is on the box."),
             .. Ranges.Outside(
                 (SheetWidthIn, 1, 64, "sheetWidthIn", "A sheet's width", "Measure a sheet."),
                 (SheetHeightIn, 1, 64, "sheetHeightIn", "A sheet's height", "Measure a sheet."),

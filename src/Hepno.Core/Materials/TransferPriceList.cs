@@ -74,7 +74,7 @@ public sealed record TransferPriceList(
             yield return new(
                 "empty",
                 "The film has no supplier or no name.",
-                "product",
+                Where: "product",
                 "Name both: they are on the list of what to buy."
             );
         }
@@ -83,7 +83,7 @@ public sealed record TransferPriceList(
             yield return new(
                 "empty",
                 $"{Product} has no size, no roll and no sheet.",
-                "sizes",
+                Where: "sizes",
                 "Add what the supplier's price list has."
             );
         }
@@ -95,7 +95,7 @@ public sealed record TransferPriceList(
                 yield return new(
                     "range",
                     $"The size {size.Name} of {size.WidthIn:0.##} × {size.HeightIn:0.##} in is outside 0 to 60 in.",
-                    $"sizes[{i}].widthIn",
+                    Where: $"sizes[{i}].widthIn",
                     "Type the largest artwork it holds."
                 );
             }
@@ -104,7 +104,7 @@ public sealed record TransferPriceList(
                 yield return new(
                     "price",
                     $"The size {size.Name} has a price that is not above 0.",
-                    $"sizes[{i}].breaks",
+                    Where: $"sizes[{i}].breaks",
                     "Type the price of one, from 1 on."
                 );
             }
@@ -118,7 +118,7 @@ public sealed record TransferPriceList(
             yield return new(
                 "range",
                 $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
-                "freightPerOrder",
+                Where: "freightPerOrder",
                 "Freight is 0 or more, days are 0 to 120."
             );
         }

@@ -89,7 +89,7 @@ public sealed record VinylFilm(
             yield return new(
                 "empty",
                 "The vinyl has no supplier or no name.",
-                "product",
+                Where: "product",
                 "Name both: they are on the list of what to buy."
             );
         }
@@ -98,7 +98,7 @@ public sealed record VinylFilm(
             yield return new(
                 "range",
                 $"A usable width of {UsableWidthIn:0.##} in is outside 0 to 64.",
-                "usableWidthIn",
+                Where: "usableWidthIn",
                 "Type the width your cutter can cut."
             );
         }
@@ -107,7 +107,7 @@ public sealed record VinylFilm(
             yield return new(
                 "price",
                 $"The price {PricePerFoot:0.00} a foot is not above 0.",
-                "pricePerFoot",
+                Where: "pricePerFoot",
                 "Type what one foot costs."
             );
         }
@@ -116,7 +116,7 @@ public sealed record VinylFilm(
             yield return new(
                 "range",
                 $"A weeding margin of {WeedingMarginIn:0.##} in is outside 0 to 3.",
-                "weedingMarginIn",
+                Where: "weedingMarginIn",
                 "A quarter inch is usual."
             );
         }
@@ -125,7 +125,7 @@ public sealed record VinylFilm(
             yield return new(
                 "range",
                 $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
-                "freightPerOrder",
+                Where: "freightPerOrder",
                 "Freight is 0 or more, days are 0 to 120."
             );
         }

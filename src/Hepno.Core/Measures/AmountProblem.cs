@@ -11,7 +11,7 @@ public static class AmountProblem
             .Select(s => new Problem(
                 "range",
                 $"{s.What} of {s.Value:0.00} is outside 0 to 100,000.",
-                s.Field,
+                Where: s.Field,
                 "Type 0 or more."
             ));
 
@@ -23,7 +23,7 @@ public static class AmountProblem
             .Select(s => new Problem(
                 "range",
                 $"{s.What} of {s.Value.Percent:0.##}% is outside 0 to 100%.",
-                s.Field,
+                Where: s.Field,
                 "Type a share between 0 and 100%."
             ));
 }

@@ -59,7 +59,7 @@ public sealed record Figure(
 
     /// <summary>Money that is the sum of its parts.</summary>
     public static Figure Sum(string code, string label, params IReadOnlyList<Figure> parts) =>
-        new(code, label, parts.Sum(p => p.Value), FigureUnit.Money, "sum", "", parts);
+        new(code, label, parts.Sum(p => p.Value), FigureUnit.Money, "sum", Source: "", parts);
 
     /// <summary>Money that follows from its parts by the rule said in <paramref name="how"/>.</summary>
     public static Figure Of(string code, string label, decimal value, string how, params IReadOnlyList<Figure> parts) =>

@@ -25,5 +25,6 @@ public sealed record FigureFormat(
 )
 {
     /// <summary>The starting values of a new shop.</summary>
-    public static FigureFormat Default { get; } = new("$", false, ".", ",", 2, true, false, false, false);
+    public static FigureFormat Default { get; } =
+        new("$", false, ".", GroupMark: ",", 2, true, TwelveHours: false, false, Celsius: false);
 }

@@ -46,7 +46,7 @@ public sealed class Applique : IDecorationMethod
                 (decimal)(Outline(p) * Embroidery.StitchesPerOutlineIn),
                 FigureUnit.Count,
                 "outline × 120",
-                "assumed until its stitch file is there",
+                Source: "assumed until its stitch file is there",
                 [
                     Figure.Input(
                         "outline",
@@ -65,16 +65,16 @@ public sealed class Applique : IDecorationMethod
         ?? new(
             "applique-finish",
             machine.Id,
-            "",
+            Revision: "",
             RecipeChoice.FabricOf(ask.Style),
             320,
-            10,
+            DwellSeconds: 10,
             3,
             "medium",
             0,
             Peel.Hot,
             0,
-            0,
+            SecondPressSeconds: 0,
             "film down, the stitched edge up",
             RecipeSource.Assumed,
             Recipe.NoDay,
@@ -94,7 +94,7 @@ public sealed class Applique : IDecorationMethod
                     book.Stitchers.Count == 0
                         ? "no embroidery machine on the Floor"
                         : "no applique film with an embroidery machine on the Floor",
-                    "an embroidery machine with what an in² of its applique film costs, on the Floor"
+                    WouldWork: "an embroidery machine with what an in² of its applique film costs, on the Floor"
                 )
             )
             : MethodAnswer.BestOf(
@@ -135,7 +135,7 @@ public sealed class Applique : IDecorationMethod
                         "gradient",
                         VerdictKind.No,
                         $"{place} has gradients; film is flat colours",
-                        "flat artwork, or a printed film"
+                        WouldWork: "flat artwork, or a printed film"
                     )
                 );
             }
@@ -146,7 +146,7 @@ public sealed class Applique : IDecorationMethod
                         "own-text",
                         VerdictKind.No,
                         $"{place}: each piece has its own text, and each would be digitised",
-                        "vinyl or film for the names"
+                        WouldWork: "vinyl or film for the names"
                     )
                 );
             }
@@ -157,7 +157,7 @@ public sealed class Applique : IDecorationMethod
                         "scratches",
                         VerdictKind.No,
                         $"{place}: stitching inside the neck scratches",
-                        "a print, or a woven label"
+                        WouldWork: "a print, or a woven label"
                     )
                 );
             }
@@ -168,7 +168,7 @@ public sealed class Applique : IDecorationMethod
                         "layers",
                         VerdictKind.No,
                         $"{place} has {p.Colours} colours; more than {MostColours} films on one another stand too high",
-                        $"{MostColours} colours or fewer, or stitches for the small ones"
+                        WouldWork: $"{MostColours} colours or fewer, or stitches for the small ones"
                     )
                 );
             }
@@ -242,7 +242,7 @@ public sealed class Applique : IDecorationMethod
             material,
             attempts,
             failure,
-            Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions),
+            Recipe.NoHeat(machine.Id, side: "right-reading, film laid at each stop", machine.Cautions),
             steps.Appliqued((double)time.Value, p.Colours),
             [steps.Trim(Outline(p))],
             [],

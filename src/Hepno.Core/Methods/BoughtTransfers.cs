@@ -26,7 +26,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
                     "no-prices",
                     VerdictKind.No,
                     $"no {Word} prices on the Shelf",
-                    "a supplier's price list, entered on the Shelf"
+                    WouldWork: "a supplier's price list, entered on the Shelf"
                 )
             );
         }
@@ -102,7 +102,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
                     "layout",
                     VerdictKind.No,
                     $"its prints do not go on {Called(on, list, book)}",
-                    "a smaller print, fewer pieces at once, or film by size"
+                    WouldWork: "a smaller print, fewer pieces at once, or film by size"
                 ),
             ]);
         }
@@ -124,7 +124,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
             VerdictKind.No,
             $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest "
                 + $"is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}",
-            "a smaller print, or another supplier's list"
+            WouldWork: "a smaller print, or another supplier's list"
         );
     }
 
@@ -160,7 +160,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
                 [
                     new Purchase(
                         $"film-{p.Id}",
-                        $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} "
+                        Text: $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} "
                             + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}",
                         list.Supplier,
                         list.LeadDays,
@@ -217,7 +217,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
         );
         var laid = new LaidPurchase(
             list.Id,
-            film.On.Key,
+            On: film.On.Key,
             film.On.Ground,
             [.. film.Prints.Select(p => p.Design)],
             film.Bill,
@@ -231,7 +231,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
         var roll = film.On.Roll is not null;
         var purchase = new Purchase(
             $"film-layout-{ask.Placements[0].Id}",
-            $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}",
+            Text: $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}",
             list.Supplier,
             list.LeadDays,
             roll ? film.Bill.BilledIn : film.Bill.Sheets,

@@ -14,82 +14,82 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
         {
             "dtf-bought" or "dtf-made" => new(
                 "a thin film",
-                methodId == "dtf-made" ? "as good as its cure" : "long, by its maker's word",
+                Wear: methodId == "dtf-made" ? "as good as its cure" : "long, by its maker's word",
                 "stretches a little with the cloth",
-                "full colour, a slight shine"
+                Look: "full colour, a slight shine"
             ),
             "digital-transfer" => new(
                 "a thin film",
-                "long, by its maker's word",
+                Wear: "long, by its maker's word",
                 "stretches a little with the cloth",
-                "full colour, an even ground"
+                Look: "full colour, an even ground"
             ),
             "screen-transfer" => new(
                 "soft to firm",
-                "long; the wrong formula cracks",
+                Wear: "long; the wrong formula cracks",
                 "cracks unless its formula is for stretch",
-                "flat colours, solid"
+                Look: "flat colours, solid"
             ),
             "htv" => new(
                 "thick where layers lie",
-                "long; corners lift when underpressed",
+                Wear: "long; corners lift when underpressed",
                 "only stretch films go along",
-                "flat colours, sharp edges"
+                Look: "flat colours, sharp edges"
             ),
             "sublimation-allover" => new(
                 "nothing to feel",
-                "does not wash out",
+                Wear: "does not wash out",
                 "stretches with the cloth",
-                "edge to edge; creases show white"
+                Look: "edge to edge; creases show white"
             ),
             "sublimation-cutsew" => new(
                 "nothing to feel",
-                "does not wash out; seams as well as they are sewn",
+                Wear: "does not wash out; seams as well as they are sewn",
                 "stretches with the cloth",
-                "edge to edge, seams and all"
+                Look: "edge to edge, seams and all"
             ),
             "sublimation" => new(
                 "nothing to feel",
-                "does not wash out",
+                Wear: "does not wash out",
                 "stretches with the cloth",
-                "full colour, lighter on blends"
+                Look: "full colour, lighter on blends"
             ),
             "paper-light" => new(
                 "felt a little",
-                "fades",
+                Wear: "fades",
                 "cracks when stretched far",
-                "full colour, pale grounds show"
+                Look: "full colour, pale grounds show"
             ),
             "paper-opaque" => new(
                 "like a thin plastic",
-                "fades and cracks first of all",
+                Wear: "fades and cracks first of all",
                 "cracks when stretched",
-                "full colour, a white edge where the cut is off"
+                Look: "full colour, a white edge where the cut is off"
             ),
-            "dtg" => new("soft", "fades slowly", "stretches with the cloth", "full colour, in the cloth"),
+            "dtg" => new("soft", Wear: "fades slowly", "stretches with the cloth", Look: "full colour, in the cloth"),
             "applique" => new(
                 "a raised patch",
-                "outlasts the garment where its edge is stitched",
+                Wear: "outlasts the garment where its edge is stitched",
                 "puckers on light and stretching cloth",
-                "flat colours, a stitched edge"
+                Look: "flat colours, a stitched edge"
             ),
             "embroidery" => new(
                 "raised thread",
-                "outlasts the garment",
+                Wear: "outlasts the garment",
                 "puckers on light and stretching cloth",
-                "flat colours, rich"
+                Look: "flat colours, rich"
             ),
             "screen-out" => new(
                 "soft",
-                "the longest of all prints",
+                Wear: "the longest of all prints",
                 "goes along with the cloth",
-                "flat colours, solid"
+                Look: "flat colours, solid"
             ),
             "pod-out" => new(
                 "as the service prints",
-                "unknown until washed here",
+                Wear: "unknown until washed here",
                 "as the service prints",
-                "full colour, on a blank not ours"
+                Look: "full colour, on a blank not ours"
             ),
             _ when Mixed.Find(methodId) is { } mix => Of([.. mix.Ways.Select(m => Of(m.Id))]),
             _ => throw new ArgumentOutOfRangeException(nameof(methodId), methodId, "No such method."),
@@ -98,6 +98,6 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
     private static Character Of(IReadOnlyList<Character> each)
     {
         string All(Func<Character, string> of) => string.Join("; ", each.Select(of).Distinct());
-        return new(All(c => c.Feel), All(c => c.Wear), All(c => c.Stretch), All(c => c.Look));
+        return new(All(c => c.Feel), Wear: All(c => c.Wear), All(c => c.Stretch), Look: All(c => c.Look));
     }
 }

@@ -146,7 +146,13 @@ public sealed record DecorationPlan(
         );
         var counts = plans.Select(
             (p, i) =>
-                Figure.Input($"pieces-{i + 1}", $"Pieces of {On(p.Print)}", p.Print.Pieces, FigureUnit.Count, "the ask")
+                Figure.Input(
+                    $"pieces-{i + 1}",
+                    label: $"Pieces of {On(p.Print)}",
+                    p.Print.Pieces,
+                    FigureUnit.Count,
+                    "the ask"
+                )
         );
         var material = Figure.Of(
             "material",

@@ -40,7 +40,7 @@ public sealed class DtfMade : IDecorationMethod
                     "no-film-printer",
                     VerdictKind.No,
                     "no film printer on the Floor",
-                    "a film printer, added on the Floor, or film bought in"
+                    WouldWork: "a film printer, added on the Floor, or film bought in"
                 )
             )
             : MethodAnswer.BestOf(
@@ -130,7 +130,7 @@ public sealed class DtfMade : IDecorationMethod
         var recipe = book.RecipeFor(printer.Id, ask);
         List<Reason> reasons =
         [
-            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Film, book.Numbers.Format),
             .. Verdicts.Heat(ask, recipe, book, $"film of {printer.Name}"),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
@@ -145,7 +145,7 @@ public sealed class DtfMade : IDecorationMethod
                     VerdictKind.No,
                     $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the "
                         + $"{Shown.Length(printer.RollWidthIn, f)} of {printer.Name}",
-                    "a smaller print, or film bought in"
+                    WouldWork: "a smaller print, or film bought in"
                 ))
         );
         var verdict = Verdict.From(reasons);
@@ -202,7 +202,7 @@ public sealed class DtfMade : IDecorationMethod
         new(
             printer.Id,
             printer.Name,
-            "Film",
+            Product: "Film",
             [],
             0,
             0,
@@ -217,7 +217,7 @@ public sealed class DtfMade : IDecorationMethod
     private static Purchase Laid(AskInHand ask, FilmPrinter printer, LaidFilm film) =>
         new(
             $"own-film-{ask.Placements[0].Id}",
-            $"{film.Prints.Sum(p => p.Count)} prints on the film of {printer.Name}",
+            Text: $"{film.Prints.Sum(p => p.Count)} prints on the film of {printer.Name}",
             "",
             0,
             film.Bill.BilledIn,
@@ -227,7 +227,7 @@ public sealed class DtfMade : IDecorationMethod
             null,
             Laid: new LaidPurchase(
                 printer.Id,
-                film.On.Key,
+                On: film.On.Key,
                 film.On.Ground,
                 [.. film.Prints.Select(p => p.Design)],
                 film.Bill,
@@ -288,7 +288,7 @@ public sealed class DtfMade : IDecorationMethod
             [
                 new Purchase(
                     $"own-film-{p.Id}",
-                    $"{laid.Count} × {place.ToLowerInvariant()} "
+                    Text: $"{laid.Count} × {place.ToLowerInvariant()} "
                         + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film",
                     "",
                     0,

@@ -41,7 +41,7 @@ public sealed class Dtg : IDecorationMethod
                     "no-garment-printer",
                     VerdictKind.No,
                     "no direct-to-garment printer on the Floor",
-                    "such a printer, added on the Floor"
+                    WouldWork: "such a printer, added on the Floor"
                 )
             )
             : MethodAnswer.BestOf(
@@ -124,7 +124,7 @@ public sealed class Dtg : IDecorationMethod
                     "fabric",
                     VerdictKind.No,
                     $"{cotton:0}% cotton: its ink holds on cotton",
-                    "a blank of at least half cotton"
+                    WouldWork: "a blank of at least half cotton"
                 )
             );
         }
@@ -135,7 +135,7 @@ public sealed class Dtg : IDecorationMethod
                     "faded",
                     VerdictKind.WithCare,
                     $"{cotton:0}% cotton prints paler and washes out sooner",
-                    "a blank of 80% cotton or more"
+                    WouldWork: "a blank of 80% cotton or more"
                 )
             );
         }
@@ -146,7 +146,7 @@ public sealed class Dtg : IDecorationMethod
                     "flat-only",
                     VerdictKind.No,
                     $"{GarmentNouns.For(ask.Style.Kind, 2)} do not lie flat under {printer.Name}",
-                    "stitching, or a transfer"
+                    WouldWork: "stitching, or a transfer"
                 )
             );
         }
@@ -161,7 +161,7 @@ public sealed class Dtg : IDecorationMethod
                 book.Numbers.Format
             )
         );
-        reasons.AddRange(Verdicts.Loaded(printer.Id, printer.Name, book));
+        reasons.AddRange(Verdicts.Loaded(printer.Id, printer: printer.Name, book));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, $"print of {printer.Name}"));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
@@ -201,7 +201,7 @@ public sealed class Dtg : IDecorationMethod
         List<WorkStep> preparation =
         [
             .. white ? steps.Pretreated : [],
-            new("thread", "Thread onto the printer", steps.Thread(ask.Style.Kind), true, false),
+            new("thread", "Thread onto the printer", steps.Thread(ask.Style.Kind), true, Press: false),
             StepStandards.Print(p.AreaIn2 * (white ? 2 : 1), printer.SpeedIn2PerMinute),
         ];
         return new DecorationPlan(

@@ -48,7 +48,7 @@ public sealed class Embroidery : IDecorationMethod
             (decimal)((painted * StitchesPerIn2) + (outline * StitchesPerOutlineIn)),
             FigureUnit.Count,
             "painted × 1,800 + outline × 120",
-            "assumed until its stitch file is there",
+            Source: "assumed until its stitch file is there",
             [
                 Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
                 Figure.Input("outline", "Outline", outline, FigureUnit.Inches, "the ask: round its box"),
@@ -64,7 +64,7 @@ public sealed class Embroidery : IDecorationMethod
                     "no-stitcher",
                     VerdictKind.No,
                     "no embroidery machine on the Floor",
-                    "an embroidery machine, added on the Floor"
+                    WouldWork: "an embroidery machine, added on the Floor"
                 )
             )
             : MethodAnswer.BestOf(
@@ -81,7 +81,7 @@ public sealed class Embroidery : IDecorationMethod
                 "no-frame",
                 VerdictKind.No,
                 $"{machine.Name} has no frame for {GarmentNouns.For(ask.Style.Kind, 2)}",
-                "a machine with such a frame, or a transfer"
+                WouldWork: "a machine with such a frame, or a transfer"
             );
         }
     }
@@ -97,7 +97,7 @@ public sealed class Embroidery : IDecorationMethod
                 ask.Style.Has(Feature.Stretch)
                     ? $"{ask.Style.Name} stretches: stitching puckers"
                     : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers",
-                "a cut-away backing, and a piece stitched out first"
+                WouldWork: "a cut-away backing, and a piece stitched out first"
             );
         }
     }
@@ -115,7 +115,7 @@ public sealed class Embroidery : IDecorationMethod
                         "gradient",
                         VerdictKind.No,
                         $"{place} has gradients; thread is flat colours",
-                        "flat artwork, or a film"
+                        WouldWork: "flat artwork, or a film"
                     )
                 );
             }
@@ -126,7 +126,7 @@ public sealed class Embroidery : IDecorationMethod
                         "scratches",
                         VerdictKind.No,
                         $"{place}: stitching inside the neck scratches",
-                        "a print, or a woven label"
+                        WouldWork: "a print, or a woven label"
                     )
                 );
             }
@@ -138,7 +138,7 @@ public sealed class Embroidery : IDecorationMethod
                         VerdictKind.WithCare,
                         $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are "
                             + "changed between",
-                        "fewer colours, or the time for it"
+                        WouldWork: "fewer colours, or the time for it"
                     )
                 );
             }
@@ -149,7 +149,7 @@ public sealed class Embroidery : IDecorationMethod
                         "stiff",
                         VerdictKind.WithCare,
                         $"{place}: {p.AreaIn2 * p.CoveragePercent / 100:0} in² of thread hang heavy and stiff",
-                        "applique for the large shapes, or a print"
+                        WouldWork: "applique for the large shapes, or a print"
                     )
                 );
             }
@@ -228,7 +228,7 @@ public sealed class Embroidery : IDecorationMethod
             material,
             0,
             failure,
-            Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions),
+            Recipe.NoHeat(machine.Id, side: "right-reading, from the stitch file", machine.Cautions),
             book.Numbers.Floor.Standards().Stitched((double)time.Value),
             [],
             [],

@@ -45,7 +45,12 @@ public sealed class Htv : IDecorationMethod
         if (book.Cutters is not { Count: > 0 } cutters)
         {
             return MethodAnswer.No(
-                new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor")
+                new Reason(
+                    "no-cutter",
+                    VerdictKind.No,
+                    "no cutter on the Floor",
+                    WouldWork: "a cutter, added on the Floor"
+                )
             );
         }
         return book.Vinyls.Count == 0
@@ -54,7 +59,7 @@ public sealed class Htv : IDecorationMethod
                     "no-prices",
                     VerdictKind.No,
                     "no vinyl on the Shelf",
-                    "a roll with its price, entered on the Shelf"
+                    WouldWork: "a roll with its price, entered on the Shelf"
                 )
             )
             : MethodAnswer.BestOf(
@@ -82,7 +87,7 @@ public sealed class Htv : IDecorationMethod
                         "gradient",
                         VerdictKind.No,
                         $"{place} has gradients; vinyl is flat colours",
-                        "flat artwork in at most four colours"
+                        WouldWork: "flat artwork in at most four colours"
                     )
                 );
             }
@@ -93,7 +98,7 @@ public sealed class Htv : IDecorationMethod
                         "layers",
                         VerdictKind.No,
                         $"{place} has {p.Colours} colours, one layer each",
-                        $"{MostLayers} colours or fewer"
+                        WouldWork: $"{MostLayers} colours or fewer"
                     )
                 );
             }
@@ -104,7 +109,7 @@ public sealed class Htv : IDecorationMethod
                         "thick",
                         VerdictKind.WithCare,
                         $"{place}: {p.Colours} layers feel thick",
-                        "say so to the customer, or knock layers out"
+                        WouldWork: "say so to the customer, or knock layers out"
                     )
                 );
             }
@@ -118,7 +123,7 @@ public sealed class Htv : IDecorationMethod
                         $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the "
                             + $"{Shown.Length(width, f)} that "
                             + $"{(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
-                        "a smaller print or a wider roll"
+                        WouldWork: "a smaller print or a wider roll"
                     )
                 );
             }
@@ -129,7 +134,7 @@ public sealed class Htv : IDecorationMethod
                     "finish",
                     VerdictKind.No,
                     $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}",
-                    $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask"
+                    WouldWork: $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask"
                 ))
                 .Take(1)
         );
@@ -257,7 +262,7 @@ public sealed class Htv : IDecorationMethod
                 (l, at) =>
                     new Purchase(
                         $"vinyl-{p.Id}-{l.Layer + 1}",
-                        $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}",
+                        Text: $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}",
                         film.Supplier,
                         film.LeadDays,
                         l.Rows!.LengthIn,
@@ -280,7 +285,7 @@ public sealed class Htv : IDecorationMethod
             recipe,
             n.Floor.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose),
             [
-                new("cut", "Cut", cutSeconds * p.Colours, false, false, true),
+                new("cut", "Cut", cutSeconds * p.Colours, false, Press: false, true),
                 .. cutting.Layers.Select(
                     (l, i) =>
                         n.Floor.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with
@@ -338,7 +343,7 @@ public sealed class Htv : IDecorationMethod
         return (
             Figure.Of(
                 $"layer-{index + 1}",
-                ColourName(index),
+                label: ColourName(index),
                 Money.Times((rows?.LengthIn ?? 0) / Units.InchesPerFoot, price.Value),
                 "length ÷ 12 × price a foot",
                 [.. parts]

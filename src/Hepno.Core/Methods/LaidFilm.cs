@@ -120,7 +120,7 @@ public sealed record LaidFilm(
         }
         var found = mine?.FoundNeeded(on.Ground)
             ?? lay?.Invoke(on.Ground, designs)
-            ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
+            ?? GangNest.Lay(on.Ground, designs, 1, steps: GangNest.OnePass);
         return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill
             ? null
             : new(

@@ -89,7 +89,7 @@ public static class Layers
                 "layer-holds",
                 VerdictKind.No,
                 $"{place}: {top} takes to cloth, not to the {beneath} beneath",
-                "film, vinyl or a screen transfer on top"
+                WouldWork: "film, vinyl or a screen transfer on top"
             );
         }
         else if (Mixed.Stage(upper) < Mixed.Stage(under))
@@ -98,7 +98,7 @@ public static class Layers
                 "layer-turn",
                 VerdictKind.No,
                 $"{place}: {top} is done before {beneath} is there to lie on",
-                "the two the other way round, or one way for both"
+                WouldWork: "the two the other way round, or one way for both"
             );
         }
         else if (upper.Recipe.IsPressed() && underWay is Embroidery or Applique)
@@ -107,7 +107,7 @@ public static class Layers
                 "layer-thread",
                 VerdictKind.No,
                 $"{place}: what is stitched stands up and keeps the platen off, and {top} does not hold",
-                "the stitches on top of a print that came before, or beside it"
+                WouldWork: "the stitches on top of a print that came before, or beside it"
             );
         }
         if (
@@ -121,7 +121,7 @@ public static class Layers
                 VerdictKind.WithCare,
                 $"{place}: {beneath} is pressed again at {Shown.Temperature(upper.Recipe.TemperatureF, f)}, made "
                     + $"for {Shown.Temperature(under.Recipe.TemperatureF, f)}",
-                "one piece pressed and washed first, or a cooler product on top"
+                WouldWork: "one piece pressed and washed first, or a cooler product on top"
             );
         }
         if (ShowsThrough(upper.Placement, under.Placement, underWay))
@@ -136,7 +136,7 @@ public static class Layers
                     ? $"{place}: what lies on top reaches past the {beneath} beneath: its edge would show"
                     : $"{place}: the {beneath} beneath, {under.Placement.CoveragePercent:0}% painted, has edges "
                         + "that would show through",
-                "knock the shape on top out of the layer beneath, a hair smaller all round, or lay it on a "
+                WouldWork: "knock the shape on top out of the layer beneath, a hair smaller all round, or lay it on a "
                     + "ground that is painted whole"
             );
         }

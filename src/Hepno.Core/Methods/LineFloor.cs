@@ -153,8 +153,14 @@ public static class LineFloor
             + PressFloorSimulation.Run(JobOf(ask, decorations, book)).MakespanSeconds
             - PressFloorSimulation.Run(job).MakespanSeconds;
         return saved / job.Pieces < 0.05
-            ? new("prepare-beside", "prepare at the press, in the gaps", 0, 0, "the gaps are too short for it")
-            : new("prepare-beside", "prepare at the press, in the gaps", saved / job.Pieces, saved, "");
+            ? new(
+                "prepare-beside",
+                "prepare at the press, in the gaps",
+                0,
+                SecondsInAll: 0,
+                "the gaps are too short for it"
+            )
+            : new("prepare-beside", "prepare at the press, in the gaps", saved / job.Pieces, SecondsInAll: saved, "");
     }
 
     /// <summary>What a piece of the line takes: at its press, and before that at every other place it is decorated at,
@@ -179,7 +185,7 @@ public static class LineFloor
         return new(
             ran[0].Took.Pieces,
             ran.Sum(r => r.Took.PrepAttended),
-            ran.Sum(r => r.Took.PrepHeld),
+            PrepHeld: ran.Sum(r => r.Took.PrepHeld),
             [.. decorations.Select(d => Of(d, t => t.Attended))],
             [.. decorations.Select(d => Of(d, t => t.Held))],
             ran.Sum(r => r.Took.MakespanSeconds),

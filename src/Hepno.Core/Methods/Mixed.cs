@@ -85,7 +85,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
                     "not-mixed",
                     VerdictKind.No,
                     $"{unsaid.At().Name} has no way in this mix",
-                    "a way said for each placement"
+                    WouldWork: "a way said for each placement"
                 )
             );
         }
@@ -96,7 +96,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
                     "not-mixed",
                     VerdictKind.No,
                     $"a print that was to be {gone.Method.Said} is gone",
-                    "choose again"
+                    WouldWork: "choose again"
                 )
             );
         }
@@ -112,7 +112,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
                     "their-blank-mixed",
                     VerdictKind.No,
                     $"{brings.Name.ToLowerInvariant()} comes on a blank of its own",
-                    "one way for all of its prints"
+                    WouldWork: "one way for all of its prints"
                 )
             );
         }

@@ -40,7 +40,7 @@ public sealed class PaperLight : IDecorationMethod
                         VerdictKind.No,
                         $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this "
                             + "paper has no white",
-                        "a white or very light blank, or opaque paper"
+                        WouldWork: "a white or very light blank, or opaque paper"
                     ),
                 ]
                 : []

@@ -37,13 +37,13 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                         "no-prices",
                         VerdictKind.No,
                         $"no {Word} transfer paper on the Shelf",
-                        "a paper with its price, entered on the Shelf"
+                        WouldWork: "a paper with its price, entered on the Shelf"
                     )
                     : new(
                         "no-paper-printer",
                         VerdictKind.No,
                         "no inkjet printer for paper on the Floor",
-                        "an inkjet printer, added on the Floor"
+                        WouldWork: "an inkjet printer, added on the Floor"
                     ),
             ]);
         }
@@ -126,7 +126,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         [
             .. cloth,
             .. Fabric(ask),
-            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(
                 ask,
                 ask.Prints,
@@ -145,7 +145,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                     VerdictKind.No,
                     $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; "
                         + $"{printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}",
-                    "a narrower paper, or a wider printer"
+                    WouldWork: "a narrower paper, or a wider printer"
                 )
             );
         }
@@ -165,7 +165,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                     "cut-outline",
                     VerdictKind.WithCare,
                     $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round",
-                    "leave its ground round it, or a box"
+                    WouldWork: "leave its ground round it, or a box"
                 ))
         );
         var verdict = Verdict.From(reasons);
@@ -184,7 +184,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                     "layout",
                     VerdictKind.No,
                     $"its prints do not go on sheets of {paper.Product}",
-                    "a smaller print, or fewer pieces at once"
+                    WouldWork: "a smaller print, or fewer pieces at once"
                 ),
             ]);
         }
@@ -211,7 +211,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
             .ToList();
         var purchase = new Purchase(
             $"paper-{ask.Placements[0].Id}",
-            $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints",
+            Text: $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints",
             paper.Supplier,
             paper.LeadDays,
             film.Bill.Sheets,
@@ -221,7 +221,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
             null,
             Laid: new LaidPurchase(
                 paper.Id,
-                on.Key,
+                On: on.Key,
                 on.Ground,
                 [.. film.Prints.Select(p => p.Design)],
                 film.Bill,
@@ -249,7 +249,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 "flat-only",
                 VerdictKind.No,
                 "paper does not follow the round front of a cap",
-                "stitching, or film under the cap press"
+                WouldWork: "stitching, or film under the cap press"
             );
         }
         var cotton = ask.Style.PercentOf(Fibre.Cotton) + ask.Style.PercentOf(Fibre.Viscose);
@@ -259,7 +259,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 "fabric",
                 VerdictKind.No,
                 $"{cotton:0}% cotton: paper prints hold on cotton and its blends",
-                "a blank of at least a third cotton, or another method"
+                WouldWork: "a blank of at least a third cotton, or another method"
             );
         }
     }
@@ -337,7 +337,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         List<WorkStep> preparation =
         [
             StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute),
-            cutter is null ? steps.Trim(outline) : new("cut", "Cut out", cutSeconds, false, false, true),
+            cutter is null ? steps.Trim(outline) : new("cut", "Cut out", cutSeconds, false, Press: false, true),
         ];
         if (Kind == PaperKind.Opaque)
         {

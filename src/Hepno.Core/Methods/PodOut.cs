@@ -36,7 +36,7 @@ public sealed class PodOut : IDecorationMethod
                     "no-service",
                     VerdictKind.No,
                     "no service on the Shelf that prints on demand",
-                    "a service's price list, entered on the Shelf"
+                    WouldWork: "a service's price list, entered on the Shelf"
                 )
             )
             : MethodAnswer.BestOf(
@@ -54,7 +54,7 @@ public sealed class PodOut : IDecorationMethod
                     "theirs-out",
                     VerdictKind.No,
                     $"their own garments; {service.Supplier} prints on its own",
-                    "a method of the shop's"
+                    WouldWork: "a method of the shop's"
                 )
             );
         }
@@ -65,7 +65,7 @@ public sealed class PodOut : IDecorationMethod
                     "not-listed",
                     VerdictKind.No,
                     $"{service.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)}",
-                    $"{string.Join(", ", service.Prices.Select(p => GarmentNouns.For(p.Kind, 2)))}, or another service"
+                    WouldWork: $"{string.Join(", ", service.Prices.Select(p => GarmentNouns.For(p.Kind, 2)))}, or another service"
                 )
             );
         }
@@ -86,7 +86,7 @@ public sealed class PodOut : IDecorationMethod
                 "their-blank",
                 VerdictKind.WithCare,
                 $"{service.Supplier} prints on a blank of its own, not on {ask.Style.Name}",
-                "a piece of theirs seen before it is promised"
+                WouldWork: "a piece of theirs seen before it is promised"
             )
         );
         var verdict = Verdict.From(reasons);
@@ -142,7 +142,7 @@ public sealed class PodOut : IDecorationMethod
         var material = Figure.Sum("material", $"{place}, printed on demand", whole);
         var purchase = new Purchase(
             $"on-demand-{p.Id}",
-            $"{sized.Pieces} printed on demand, {place.ToLowerInvariant()} "
+            Text: $"{sized.Pieces} printed on demand, {place.ToLowerInvariant()} "
                 + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}",
             service.Supplier,
             service.MakingDays + service.TransitDays,
@@ -168,11 +168,11 @@ public sealed class PodOut : IDecorationMethod
             0,
             Recipe.NoHeat(
                 service.Id,
-                "right-reading, printed elsewhere",
+                side: "right-reading, printed elsewhere",
                 "Look at the first of each size: their blank is not ours."
             ),
             index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],
-            index == 0 ? [new("place-order", "Place the order", placing, true, false)] : [],
+            index == 0 ? [new("place-order", "Place the order", placing, true, Press: false)] : [],
             [purchase],
             Prepare: index == 0 ? "Place the order" : "",
             BenchId: ShopBook.Table.Id,

@@ -62,7 +62,7 @@ public sealed class ScreenOut : IDecorationMethod
                     "no-printer",
                     VerdictKind.No,
                     "no screen printer on the Shelf",
-                    "a printer's price list, entered on the Shelf"
+                    WouldWork: "a printer's price list, entered on the Shelf"
                 )
             )
             : MethodAnswer.BestOf(
@@ -80,7 +80,7 @@ public sealed class ScreenOut : IDecorationMethod
                     "flat-only",
                     VerdictKind.No,
                     $"{GarmentNouns.For(ask.Style.Kind, 2)} do not lie flat under a screen",
-                    "stitching, or a transfer"
+                    WouldWork: "stitching, or a transfer"
                 )
             );
         }
@@ -96,7 +96,7 @@ public sealed class ScreenOut : IDecorationMethod
                         "own-text",
                         VerdictKind.No,
                         $"{place}: each piece has its own name, and a screen prints one design",
-                        "vinyl or film for the names, on a line of their own"
+                        WouldWork: "vinyl or film for the names, on a line of their own"
                     )
                 );
             }
@@ -107,7 +107,7 @@ public sealed class ScreenOut : IDecorationMethod
                         "gradient",
                         VerdictKind.No,
                         $"{place} has gradients; screens print flat colours",
-                        "flat spot colours, or a film"
+                        WouldWork: "flat spot colours, or a film"
                     )
                 );
             }
@@ -120,7 +120,7 @@ public sealed class ScreenOut : IDecorationMethod
                         $"{place} has {p.Print.Colours} "
                             + $"colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} "
                             + $"prints at most {printer.MostScreens()}",
-                        $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"
+                        WouldWork: $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"
                     )
                 );
             }
@@ -132,7 +132,7 @@ public sealed class ScreenOut : IDecorationMethod
                         VerdictKind.No,
                         $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints "
                             + $"{printer.LeastPieces} or more of a design",
-                        $"{printer.LeastPieces} pieces or more"
+                        WouldWork: $"{printer.LeastPieces} pieces or more"
                     )
                 );
             }
@@ -189,7 +189,7 @@ public sealed class ScreenOut : IDecorationMethod
                 "theirs-out",
                 VerdictKind.No,
                 $"their own garments; {printer.Supplier} prints on its own",
-                "a printer that takes their garments, or a method of the shop's"
+                WouldWork: "a printer that takes their garments, or a method of the shop's"
             );
         }
         if (printer.BlankOf(ask.Style.Kind) is null)
@@ -198,7 +198,7 @@ public sealed class ScreenOut : IDecorationMethod
                 "not-listed",
                 VerdictKind.No,
                 $"{printer.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)} of its own",
-                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer "
+                WouldWork: $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer "
                     + "that takes ours"
             );
         }
@@ -206,7 +206,7 @@ public sealed class ScreenOut : IDecorationMethod
             "their-blank",
             VerdictKind.WithCare,
             $"{printer.Supplier} prints on a blank of its own, not on {ask.Style.Name}",
-            "a piece of theirs seen before it is promised"
+            WouldWork: "a piece of theirs seen before it is promised"
         );
     }
 
@@ -286,7 +286,7 @@ public sealed class ScreenOut : IDecorationMethod
         }
         var purchase = new Purchase(
             $"sent-out-{p.Id}",
-            $"{printed} printed, {place.ToLowerInvariant()} "
+            Text: $"{printed} printed, {place.ToLowerInvariant()} "
                 + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} "
                 + $"{(screens == 1 ? "screen" : "screens")}: "
                 + $"{(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}",
@@ -306,7 +306,7 @@ public sealed class ScreenOut : IDecorationMethod
             SpoilageChance.Reckon(Key, FailurePrior, ask, book),
             Recipe.NoHeat(
                 printer.Id,
-                "right-reading, printed elsewhere",
+                side: "right-reading, printed elsewhere",
                 "Count sizes and look at the first of each before the rest goes on."
             ),
             index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],

@@ -39,7 +39,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                     "no-prices",
                     VerdictKind.No,
                     "no screened transfers on the Shelf",
-                    "a supplier's price list, entered on the Shelf"
+                    WouldWork: "a supplier's price list, entered on the Shelf"
                 )
             )
             : MethodAnswer.BestOf(
@@ -75,7 +75,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                         "own-text",
                         VerdictKind.No,
                         $"{place}: each piece has its own name, and a screen prints one design",
-                        "vinyl or film for the names, on a line of their own"
+                        WouldWork: "vinyl or film for the names, on a line of their own"
                     )
                 );
             }
@@ -86,7 +86,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                         "gradient",
                         VerdictKind.No,
                         $"{place} has gradients; screens print flat colours",
-                        "flat spot colours, or a film"
+                        WouldWork: "flat spot colours, or a film"
                     )
                 );
             }
@@ -98,7 +98,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                         VerdictKind.No,
                         $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; "
                             + $"{list.Supplier} prints at most {list.MostColours()}",
-                        $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
+                        WouldWork: $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
                     )
                 );
             }
@@ -111,7 +111,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                         VerdictKind.No,
                         $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is "
                             + $"{Shown.Size(largest.WidthIn, largest.HeightIn, f)}",
-                        "a smaller print, or another supplier's list"
+                        WouldWork: "a smaller print, or another supplier's list"
                     )
                 );
             }
@@ -131,7 +131,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                     VerdictKind.WithCare,
                     $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: "
                         + "this print may crack",
-                    "a stretch formula"
+                    WouldWork: "a stretch formula"
                 )
             );
         }
@@ -223,7 +223,7 @@ public sealed class ScreenTransfer : IDecorationMethod
 
         var purchase = new Purchase(
             $"screen-{p.Id}",
-            $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "
+            Text: $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "
                 + $"{colours} {(colours == 1 ? "colour" : "colours")}",
             list.Supplier,
             list.LeadDays,

@@ -30,7 +30,7 @@ internal sealed record SizeBuy(TransferSize Size, int Needed, int Count, PriceBr
                         count,
                         at,
                         of.MaxBy(p => p.Count)!.Key,
-                        count == of.Key.Least ? $"{list.Supplier} sells no fewer" : $"{count} cost less in all"
+                        Why: count == of.Key.Least ? $"{list.Supplier} sells no fewer" : $"{count} cost less in all"
                     );
                 }),
         ];

@@ -55,7 +55,7 @@ public sealed class Sublimation : IDecorationMethod
                     "no-dye-printer",
                     VerdictKind.No,
                     "no dye printer on the Floor",
-                    "a dye printer, added on the Floor"
+                    WouldWork: "a dye printer, added on the Floor"
                 ),
             ])
             : MethodAnswer.BestOf(
@@ -171,7 +171,7 @@ public sealed class Sublimation : IDecorationMethod
                 "no-jig",
                 VerdictKind.No,
                 "no jig for socks on the Floor",
-                "a pair of jigs, added to the press on the Floor"
+                WouldWork: "a pair of jigs, added to the press on the Floor"
             );
         }
     }
@@ -187,7 +187,7 @@ public sealed class Sublimation : IDecorationMethod
                     "fabric",
                     VerdictKind.No,
                     $"{polyester:0}% polyester: dye takes only to polyester",
-                    "a blank of at least two thirds polyester"
+                    WouldWork: "a blank of at least two thirds polyester"
                 )
             );
         }
@@ -198,7 +198,7 @@ public sealed class Sublimation : IDecorationMethod
                     "faded",
                     VerdictKind.WithCare,
                     $"{polyester:0}% polyester prints faded",
-                    "a blank of 95% polyester or more"
+                    WouldWork: "a blank of 95% polyester or more"
                 )
             );
         }
@@ -209,7 +209,7 @@ public sealed class Sublimation : IDecorationMethod
                     "colour",
                     VerdictKind.No,
                     $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: dye has no white",
-                    "a white or very light blank"
+                    WouldWork: "a white or very light blank"
                 )
             );
         }
@@ -233,7 +233,7 @@ public sealed class Sublimation : IDecorationMethod
         List<Reason> reasons =
         [
             .. cloth,
-            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Dye, book.Numbers.Format),
             .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
@@ -247,7 +247,7 @@ public sealed class Sublimation : IDecorationMethod
                     VerdictKind.No,
                     $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints "
                         + $"{Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}",
-                    "a smaller print, or a larger sheet"
+                    WouldWork: "a smaller print, or a larger sheet"
                 ))
         );
         var verdict = Verdict.From(reasons);
@@ -301,7 +301,7 @@ public sealed class Sublimation : IDecorationMethod
                 );
         var purchase = new Purchase(
             $"dye-paper-{p.Id}",
-            $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} "
+            Text: $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} "
                 + $"{Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet",
             "",
             0,

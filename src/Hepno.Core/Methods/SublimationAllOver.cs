@@ -43,7 +43,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         return Tiles.Cut(
             width,
             height,
-            printer.SheetWidthIn - (2 * printer.SheetMarginIn),
+            sheetWidthIn: printer.SheetWidthIn - (2 * printer.SheetMarginIn),
             printer.SheetHeightIn - (2 * printer.SheetMarginIn),
             SheetOverlapIn
         );
@@ -53,7 +53,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     public static Tiles Positions(AskInHand ask, Press press)
     {
         var (width, height) = Largest(ask);
-        return Tiles.Cut(width, height, press.PlatenWidthIn, press.PlatenHeightIn, PressOverlapIn);
+        return Tiles.Cut(width, height, sheetWidthIn: press.PlatenWidthIn, press.PlatenHeightIn, PressOverlapIn);
     }
 
     /// <inheritdoc/>
@@ -66,7 +66,7 @@ public sealed class SublimationAllOver : IDecorationMethod
                     "not-all-over",
                     VerdictKind.No,
                     $"{part.At().Name} is a part of the garment",
-                    "all over as the place, or dye on that part alone"
+                    WouldWork: "all over as the place, or dye on that part alone"
                 )
             );
         }
@@ -90,7 +90,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         List<Reason> reasons =
         [
             .. cloth,
-            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
             .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true),
             .. Verdicts.Make(ask, dye: true, edgeToEdge: true),
@@ -108,7 +108,7 @@ public sealed class SublimationAllOver : IDecorationMethod
                 "creases",
                 VerdictKind.WithCare,
                 "creases and seams stay white where the sheet does not touch",
-                "a form inside, the garment pulled flat, and white edges told to the customer"
+                WouldWork: "a form inside, the garment pulled flat, and white edges told to the customer"
             )
         );
         if (positions.Sheets() > 1)
@@ -119,7 +119,7 @@ public sealed class SublimationAllOver : IDecorationMethod
                     VerdictKind.WithCare,
                     $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed "
                         + "twice and fade",
-                    $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"
+                    WouldWork: $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"
                 )
             );
         }
@@ -219,7 +219,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         );
         var purchase = new Purchase(
             $"dye-tiles-{p.Id}",
-            $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}",
+            Text: $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}",
             "",
             0,
             sheets * prints,

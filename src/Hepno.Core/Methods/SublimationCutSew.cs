@@ -44,7 +44,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "not-all-over",
                     VerdictKind.No,
                     $"{part.At().Name} is a part of the garment: nothing is sewn anew for it",
-                    "all over as the place, or a print on that part alone"
+                    WouldWork: "all over as the place, or a print on that part alone"
                 )
             );
         }
@@ -55,7 +55,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "no-pattern",
                     VerdictKind.No,
                     $"no pattern for {GarmentNouns.For(ask.Style.Kind, 2)}",
-                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all "
+                    WouldWork: $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all "
                         + "over on a bought blank"
                 )
             );
@@ -67,7 +67,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "theirs-sewn",
                     VerdictKind.No,
                     "their own garments; these are sewn anew",
-                    "a method that prints on what they bring"
+                    WouldWork: "a method that prints on what they bring"
                 )
             );
         }
@@ -79,7 +79,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "no-calender",
                     VerdictKind.No,
                     "no calender on the Floor",
-                    "a calender and its roll printer, added on the Floor"
+                    WouldWork: "a calender and its roll printer, added on the Floor"
                 )
             );
         }
@@ -90,7 +90,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "no-cloth",
                     VerdictKind.No,
                     "no cloth by the roll on the Shelf",
-                    "white polyester cloth, entered on the Shelf"
+                    WouldWork: "white polyester cloth, entered on the Shelf"
                 )
             );
         }
@@ -131,7 +131,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         List<Reason> reasons =
         [
             .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
-            .. Verdicts.Loaded(calender.Id, calender.Name, book),
+            .. Verdicts.Loaded(calender.Id, printer: calender.Name, book),
         ];
         var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
         var garments = Garments(ask, SpareChance.In(book, failure));
@@ -149,7 +149,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "part-width",
                     VerdictKind.No,
                     $"{cloth.Product}: {wide}",
-                    "wider cloth or paper, or smaller sizes alone"
+                    WouldWork: "wider cloth or paper, or smaller sizes alone"
                 )
             );
         }
@@ -160,7 +160,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                     "faded",
                     VerdictKind.WithCare,
                     $"{cloth.Product}, {cloth.PolyesterPercent:0}% polyester, prints faded",
-                    "cloth of 95% polyester or more"
+                    WouldWork: "cloth of 95% polyester or more"
                 )
             );
         }
@@ -169,7 +169,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                 "sewn-here",
                 VerdictKind.WithCare,
                 $"sewn from {cloth.Product}, {cloth.PolyesterPercent:0}% polyester, not {ask.Style.Name}",
-                "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"
+                WouldWork: "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"
             )
         );
         var verdict = Verdict.From(reasons);
@@ -263,12 +263,12 @@ public sealed class SublimationCutSew : IDecorationMethod
                 floor,
                 book.TendingOf(calender.Id, calender.Equipment),
                 "drum and printer",
-                "in² ÷ speed + in ÷ speed"
+                how: "in² ÷ speed + in ÷ speed"
             )
         );
         var purchase = new Purchase(
             $"cloth-{p.Id}",
-            $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.For(ask.Style.Kind, made)}",
+            Text: $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.For(ask.Style.Kind, made)}",
             cloth.Supplier,
             cloth.LeadDays,
             billed,
@@ -293,7 +293,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             failure,
             Recipe.NoHeat(
                 calender.Id,
-                "sewn right sides together",
+                side: "sewn right sides together",
                 "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."
             ),
             [steps.Sewn],

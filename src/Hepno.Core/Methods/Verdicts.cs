@@ -38,7 +38,7 @@ internal static class Verdicts
                             "finish",
                             VerdictKind.No,
                             $"{p.At().Name} is to be {p.Finish.Named()}, which is a vinyl",
-                            "vinyl, or a plain print"
+                            WouldWork: "vinyl, or a plain print"
                         ),
                     ]
                 : p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report)
@@ -65,7 +65,7 @@ internal static class Verdicts
                     ? VerdictKind.No
                     : VerdictKind.WithCare,
                 $"{p.At().Name}: {x.Sentence}",
-                x.Remedy
+                WouldWork: x.Remedy
             ));
 
     private static IEnumerable<Reason> Typed(AskInHand ask, Placement p, PrintHold hold)
@@ -76,7 +76,7 @@ internal static class Verdicts
                 "thin-line",
                 VerdictKind.No,
                 $"{p.At().Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt",
-                $"lines of {hold.LinePt:0.##} pt, or the artwork "
+                WouldWork: $"lines of {hold.LinePt:0.##} pt, or the artwork "
                     + $"{p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide"
             );
         }
@@ -88,7 +88,7 @@ internal static class Verdicts
                 "soft-edge",
                 VerdictKind.WithCare,
                 $"{p.At().Name}: a gradient on {ask.Colourway.Name} may show a white edge",
-                "cut soft edges hard before printing"
+                WouldWork: "cut soft edges hard before printing"
             );
         }
     }
@@ -118,7 +118,7 @@ internal static class Verdicts
                 VerdictKind.No,
                 $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes "
                     + $"{Shown.Size(mostWidthIn, mostHeightIn, f)}",
-                "a smaller print, or another method"
+                WouldWork: "a smaller print, or another method"
             ));
 
     /// <summary>A whole garment is one print: none of it is each piece's own.</summary>
@@ -130,7 +130,7 @@ internal static class Verdicts
                 "own-text",
                 VerdictKind.No,
                 "each piece has its own text, and the whole garment is one print",
-                "names by vinyl or film, on a print of their own"
+                WouldWork: "names by vinyl or film, on a print of their own"
             );
         }
     }
@@ -147,7 +147,7 @@ internal static class Verdicts
                 "coated",
                 VerdictKind.WithCare,
                 $"{ask.Style.Name} is coated: {what}",
-                "one piece tried first, and the customer told"
+                WouldWork: "one piece tried first, and the customer told"
             );
         }
     }
@@ -159,7 +159,7 @@ internal static class Verdicts
             "mismatch",
             VerdictKind.No,
             $"{printer} has {x.Loaded.Product} in it as {PrinterSupplies.NameOf(x.Slot.Supply)}, which it does not take",
-            $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"
+            WouldWork: $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"
         ));
 
     /// <summary>The recipe against the cloth: heat ceiling, dye migration, what the shop's own tests say, source of the
@@ -189,7 +189,7 @@ internal static class Verdicts
                 "no-recipe",
                 VerdictKind.No,
                 $"no recipe for {product} on {RecipeChoice.FabricOf(style).ToString().ToLowerInvariant()}",
-                "the maker's sheet, entered on the Floor"
+                WouldWork: "the maker's sheet, entered on the Floor"
             );
             yield break;
         }
@@ -199,7 +199,7 @@ internal static class Verdicts
                 "no-press",
                 VerdictKind.No,
                 style.Kind == GarmentKind.Cap ? "no cap press on the Floor" : "no press on the Floor",
-                style.Kind == GarmentKind.Cap
+                WouldWork: style.Kind == GarmentKind.Cap
                     ? "a press of the kind cap, added on the Floor"
                     : "a press, added on the Floor"
             );
@@ -211,7 +211,7 @@ internal static class Verdicts
                 "press-set-aside",
                 VerdictKind.No,
                 $"{presses[0].Name} is off by {Math.Abs(presses[0].OffsetF!.Value):0} °F and set aside",
-                "the press mended and measured again"
+                WouldWork: "the press mended and measured again"
             );
         }
         List<Press> sound = [.. presses.Where(p => !p.IsSetAside())],
@@ -225,7 +225,7 @@ internal static class Verdicts
                 VerdictKind.No,
                 $"{sound[0].Name} is over {sound[0].ColdBelowF:0} °F colder "
                     + $"{string.Join(", ", cold.Select(i => PlatenMap.Names[i]))} than its mean, where this print would lie",
-                "the press mended and measured again, a smaller print, or another press"
+                WouldWork: "the press mended and measured again, a smaller print, or another press"
             );
         }
         var test = SpotTest.Find(recipe, style, colour, book.Tests ?? []);
@@ -236,7 +236,7 @@ internal static class Verdicts
                 VerdictKind.No,
                 $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes "
                     + $"{Shown.Temperature(style.HeatCeilingF, f)}",
-                $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}"
+                WouldWork: $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}"
             );
         }
         else if (
@@ -251,7 +251,7 @@ internal static class Verdicts
                 $"{coolest.Name}'s hottest point reaches "
                     + $"{Shown.Temperature(coolest.HottestF(recipe.TemperatureF), f)}; {style.Name} takes "
                     + $"{Shown.Temperature(style.HeatCeilingF, f)}",
-                "a press with an even platen, or a product pressed cooler"
+                WouldWork: "a press with an even platen, or a product pressed cooler"
             );
         }
         else if (test is not null)
@@ -265,7 +265,7 @@ internal static class Verdicts
                 VerdictKind.WithCare,
                 $"{style.Name} is known to bleed, and {product}, pressed at "
                     + $"{Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back",
-                "a film that blocks it; or spot-test it, and look again after a day"
+                WouldWork: "a film that blocks it; or spot-test it, and look again after a day"
             );
         }
         else if (
@@ -281,7 +281,7 @@ internal static class Verdicts
                 VerdictKind.WithCare,
                 $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at "
                     + $"{Shown.Temperature(recipe.TemperatureF, f)}",
-                "spot-test it, and look again after a day"
+                WouldWork: "spot-test it, and look again after a day"
             );
         }
         if (test is null && style.Has(Feature.Coated))
@@ -290,7 +290,7 @@ internal static class Verdicts
                 "coated",
                 VerdictKind.WithCare,
                 $"{style.Name} is coated: {product} may not stick, or the coat may scorch",
-                "a spot test on one, looked at again after a day"
+                WouldWork: "a spot test on one, looked at again after a day"
             );
         }
         if (test is not null)
@@ -306,7 +306,7 @@ internal static class Verdicts
                 "spot-test",
                 VerdictKind.WithCare,
                 $"the recipe for {product} is assumed",
-                "spot-test first"
+                WouldWork: "spot-test first"
             );
         }
     }
@@ -325,7 +325,7 @@ internal static class Verdicts
                 "test-failed",
                 VerdictKind.No,
                 $"{product} failed your test on {style.Name} of {Shown.Day(test.Day, f)}: {test.Fault()}",
-                "another setting, tested again, or another product"
+                WouldWork: "another setting, tested again, or another product"
             );
         }
         else if (test.Verdict() == TestVerdict.LookAgain)
@@ -334,7 +334,7 @@ internal static class Verdicts
                 "look-again",
                 VerdictKind.WithCare,
                 $"your test on {style.Name} of {Shown.Day(test.Day, f)} was not looked at after a day",
-                "look whether the cloth's dye came through, and note it on the Floor"
+                WouldWork: "look whether the cloth's dye came through, and note it on the Floor"
             );
         }
     }
@@ -352,7 +352,7 @@ internal static class Verdicts
                 "edge-to-edge",
                 VerdictKind.No,
                 "it is to be printed from edge to edge, over seams and sleeves",
-                "dye all over on white polyester, or a print on a part of it"
+                WouldWork: "dye all over on white polyester, or a print on a part of it"
             );
         }
         if (ask.Style.Kind == GarmentKind.Socks && !dye)
@@ -361,7 +361,7 @@ internal static class Verdicts
                 "socks",
                 VerdictKind.No,
                 "a sock is stretched over the foot: what lies on it cracks or rubs",
-                "dye, on a polyester sock"
+                WouldWork: "dye, on a polyester sock"
             );
         }
         if (ask.Theirs)
@@ -370,7 +370,7 @@ internal static class Verdicts
                 "theirs",
                 VerdictKind.WithCare,
                 $"their own garments, taken to be like {ask.Style.Name}: none is to spare",
-                "a spot test, or their word that a spoiled one is theirs"
+                WouldWork: "a spot test, or their word that a spoiled one is theirs"
             );
         }
         if (ask.Placements.FirstOrDefault(p => p.Seam() == "cap-front" && p.WidthIn > StraightOnCapIn) is { } wide)
@@ -379,7 +379,7 @@ internal static class Verdicts
                 "cap-bend",
                 VerdictKind.WithCare,
                 $"{wide.WidthIn:0.##} in on a round cap front: straight lettering will bend",
-                $"a mark of {StraightOnCapIn:0.##} in or less, or lettering drawn on an arch"
+                WouldWork: $"a mark of {StraightOnCapIn:0.##} in or less, or lettering drawn on an arch"
             );
         }
         if (ask.Style.Has(Feature.Zip) && Prints("front"))
@@ -388,7 +388,7 @@ internal static class Verdicts
                 "zip",
                 VerdictKind.No,
                 $"{ask.Style.Name} has a zip down the front",
-                "the left chest, the back or a sleeve"
+                WouldWork: "the left chest, the back or a sleeve"
             );
         }
         if (ask.Style.Has(Feature.Pocket) && Prints("left-chest"))
@@ -397,7 +397,7 @@ internal static class Verdicts
                 "pocket",
                 VerdictKind.WithCare,
                 $"{ask.Style.Name} has a chest pocket: its seams keep the heat away",
-                "press above it, or with a pillow inside it"
+                WouldWork: "press above it, or with a pillow inside it"
             );
         }
         if (Prints("neck-label") && !ask.Style.Has(Feature.TearAwayLabel))
@@ -406,7 +406,7 @@ internal static class Verdicts
                 "sewn-label",
                 VerdictKind.WithCare,
                 $"the sewn label of {ask.Style.Name} does not tear away: it says size, fibre and care",
-                "a blank whose label tears away, or leave the sewn one in"
+                WouldWork: "a blank whose label tears away, or leave the sewn one in"
             );
         }
         if (ask.Style.Has(Feature.Grommets) && Prints("bag-face"))
@@ -415,7 +415,7 @@ internal static class Verdicts
                 "grommets",
                 VerdictKind.WithCare,
                 $"the eyelets of {ask.Style.Name} hold the platen open",
-                "keep them over the platen's edge"
+                WouldWork: "keep them over the platen's edge"
             );
         }
     }
@@ -430,7 +430,7 @@ internal static class Verdicts
                 "beyond-customary",
                 VerdictKind.WithCare,
                 beyond,
-                "a piece laid out and looked at before it is promised, or a smaller print"
+                WouldWork: "a piece laid out and looked at before it is promised, or a smaller print"
             ));
 
     /// <summary>The print against the platen.</summary>
@@ -446,7 +446,7 @@ internal static class Verdicts
                     VerdictKind.No,
                     $"{p.At().Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is "
                         + $"{largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in",
-                    $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, "
+                    WouldWork: $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, "
                         + "or a smaller print"
                 );
             }

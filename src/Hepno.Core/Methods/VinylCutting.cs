@@ -68,7 +68,7 @@ public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose
         ];
         if (cuts is null || p.Colours == 1)
         {
-            return new(block, false, null, 0);
+            return new(block, false, null, Aligning: 0);
         }
         List<VinylLayer> close =
         [
@@ -81,7 +81,7 @@ public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose
         var aligning = Money.Times(alignSeconds * (p.Colours - 1) * pieces / SecondsAnHour, wage);
         if (saved <= 0)
         {
-            return new(block, false, null, 0);
+            return new(block, false, null, Aligning: 0);
         }
         return saved > aligning ? new(close, true, saved, aligning) : new(block, false, saved, aligning);
     }

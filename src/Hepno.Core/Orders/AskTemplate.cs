@@ -37,7 +37,7 @@ public sealed record AskTemplate(string Id, string Name, IReadOnlyList<AskLine> 
             yield return new(
                 "name",
                 Name.Length == 0 ? "The template has no name." : $"A name of {Name.Length} characters.",
-                "name",
+                Where: "name",
                 "Call it what you would say, up to 100 letters."
             );
         }
@@ -46,7 +46,7 @@ public sealed record AskTemplate(string Id, string Name, IReadOnlyList<AskLine> 
             yield return new(
                 "empty",
                 "Nothing is said in this ask yet.",
-                "orderId",
+                Where: "orderId",
                 "Say a garment or a print first: that is what the template keeps."
             );
         }

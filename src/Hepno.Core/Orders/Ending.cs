@@ -52,24 +52,34 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
             yield return new(
                 "empty",
                 "No reason is said.",
-                "why",
+                Where: "why",
                 "Say in a few words why: it is what you learn from."
             );
         }
         if (Why.Length > LongestWhy)
         {
-            yield return new("too-long", $"A reason of {Why.Length} characters.", "why", $"At most {LongestWhy}.");
+            yield return new(
+                "too-long",
+                $"A reason of {Why.Length} characters.",
+                Where: "why",
+                $"At most {LongestWhy}."
+            );
         }
         if (ToWhom.Length > LongestName)
         {
-            yield return new("too-long", $"To whom: {ToWhom.Length} characters.", "toWhom", $"At most {LongestName}.");
+            yield return new(
+                "too-long",
+                $"To whom: {ToWhom.Length} characters.",
+                Where: "toWhom",
+                $"At most {LongestName}."
+            );
         }
         if (TheirPrice is < 0 or > Most)
         {
             yield return new(
                 "range",
                 $"Their price of {TheirPrice} is outside 0 to {Most:#,0}.",
-                "theirPrice",
+                Where: "theirPrice",
                 "Type what the whole order cost there, or leave it empty."
             );
         }
@@ -78,7 +88,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
             yield return new(
                 "range",
                 $"{Settled} to settle is outside {-Most:#,0} to {Most:#,0}.",
-                "settled",
+                Where: "settled",
                 "Type what the customer still pays, or with a minus what you give back."
             );
         }
@@ -87,7 +97,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
             yield return new(
                 "not-lost",
                 "To whom and at which price is said of a lost order alone.",
-                ToWhom.Length > 0 ? "toWhom" : "theirPrice",
+                Where: ToWhom.Length > 0 ? "toWhom" : "theirPrice",
                 "Leave it empty, or say that the order is lost."
             );
         }
@@ -96,7 +106,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
             yield return new(
                 "not-cancelled",
                 $"{Settled} to settle is said of a cancelled order alone.",
-                "settled",
+                Where: "settled",
                 "Leave it at 0, or say that the order is cancelled."
             );
         }
@@ -160,7 +170,13 @@ public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, d
     public static CancelledBill Reckon(OrderFacts facts)
     {
         Figure Item(GatherItem i) =>
-            Figure.Input(i.Id, i.Text, i.Cost, FigureUnit.Money, i.Supplier.Length > 0 ? i.Supplier : "our own work");
+            Figure.Input(
+                i.Id,
+                label: i.Text,
+                i.Cost,
+                FigureUnit.Money,
+                i.Supplier.Length > 0 ? i.Supplier : "our own work"
+            );
         var spent = Figure.Sum(
             "spent",
             "Bought or prepared",
@@ -186,7 +202,7 @@ public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, d
                     (p, i) =>
                         Figure.Input(
                             $"part-{i}",
-                            $"With the part to {p.To}",
+                            label: $"With the part to {p.To}",
                             p.Taken,
                             FigureUnit.Money,
                             "taken at Send"

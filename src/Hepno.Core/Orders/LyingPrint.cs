@@ -54,7 +54,7 @@ public sealed record LyingPrint(
                 outline.Box[2] * scale,
                 outline.Box[3] * scale
             );
-            return new(p.Id, false, flat, flat, 0, flat.Y, 0, 0, place.WhereOn(kind));
+            return new(p.Id, false, flat, flat, 0, SeamY: flat.Y, 0, Fingers: 0, place.WhereOn(kind));
         }
         var print = SizedPrints.Of(p, [new SizeCount(size, 1)], names)[0].Print;
         var (middle, seam, from) = ((anchor[0] + place.AsideIn) * scale, anchor[1] * scale, place.FromSeam(size));
@@ -66,7 +66,7 @@ public sealed record LyingPrint(
             Box(print.WidthIn, print.HeightIn),
             Box(place.WidthOn(size), place.HeightOn(size)),
             anchor[0] * scale,
-            seam,
+            SeamY: seam,
             from,
             Places.Fingers(from),
             place.WhereOn(kind)

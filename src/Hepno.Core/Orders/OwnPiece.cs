@@ -49,7 +49,7 @@ public sealed record OwnPiece(string Size, string Name, string Number)
             return new(
                 "too-long",
                 $"{row}: a name of {Name.Length} letters.",
-                $"{where}.name",
+                Where: $"{where}.name",
                 $"At most {LongestName}."
             );
         }
@@ -58,7 +58,7 @@ public sealed record OwnPiece(string Size, string Name, string Number)
             return new(
                 "number",
                 $"{row}: \"{Number}\" is not a number to print.",
-                $"{where}.number",
+                Where: $"{where}.number",
                 $"At most {LongestNumber} digits."
             );
         }

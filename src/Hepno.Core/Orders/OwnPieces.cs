@@ -49,7 +49,7 @@ public static class OwnPieces
                 new(
                     "empty",
                     "The list is empty.",
-                    "names",
+                    Where: "names",
                     $"A piece a row, for example {(known.Count > 0 ? known[0] : "M")}, FENNER, 7."
                 )
             );
@@ -60,7 +60,7 @@ public static class OwnPieces
                 new(
                     "huge",
                     $"{pieces.Count} rows is more than one line can hold.",
-                    "names",
+                    Where: "names",
                     $"At most {SizeRun.MostPieces} pieces a line: split the list."
                 )
             );
@@ -87,7 +87,7 @@ public static class OwnPieces
                 yield return new(
                     "no-names",
                     $"{own[0].At().Name}: each piece has its own {Word(own[0].Own)}, and there is no list.",
-                    $"{where}.names",
+                    Where: $"{where}.names",
                     "Paste or type the list, a piece a row."
                 );
             }
@@ -98,7 +98,7 @@ public static class OwnPieces
             yield return new(
                 "names-nowhere",
                 $"{names.Count} pieces have names or numbers, and no print shows them.",
-                $"{where}.placements",
+                Where: $"{where}.placements",
                 "Say which print is each piece's own, or clear the list."
             );
         }
@@ -114,7 +114,7 @@ public static class OwnPieces
                     "names-count",
                     $"{size}: {asked} {(asked == 1 ? "piece is" : "pieces are")} asked for, {listed} "
                         + $"{(listed == 1 ? "is" : "are")} on the list.",
-                    $"{where}.names",
+                    Where: $"{where}.names",
                     "Mend the list, or the sizes."
                 );
             }
@@ -129,7 +129,7 @@ public static class OwnPieces
                     $"{p.At().Name}: "
                         + $"{(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} "
                         + $"no {Lacking(bare.Select(b => b.n), p.Own)}.",
-                    $"{where}.names",
+                    Where: $"{where}.names",
                     "Fill it in, or put such pieces on a line of their own."
                 );
             }
@@ -240,7 +240,7 @@ public static class OwnPieces
         var size = SizeRun.Known(Cell("size"), known);
         return size is null
             ? (null, NoSize(row, Cell("size"), cells, known))
-            : Checked(new(size, Cell("name"), Cell("number")), row);
+            : Checked(new(size, Cell("name"), Number: Cell("number")), row);
     }
 
     private static (OwnPiece?, Problem?) Guessed(IReadOnlyList<string> cells, int row, IReadOnlyList<string> known)
@@ -273,7 +273,7 @@ public static class OwnPieces
                 new(
                     "row",
                     $"Row {row}: \"{names[0]}\" and \"{names[1]}\" both look like a name.",
-                    $"names[{row}]",
+                    Where: $"names[{row}]",
                     "A row holds a size, a name and a number, each once; a heading row says which is which."
                 )
             )
@@ -285,16 +285,16 @@ public static class OwnPieces
             ? new(
                 "unknown-size",
                 $"Row {row}: \"{said}\" is not a size of this style.",
-                $"names[{row}].size",
+                Where: $"names[{row}].size",
                 $"Its sizes are {string.Join(", ", known)}."
             )
             : new(
                 "no-size",
                 $"Row {row}: no size in \"{string.Join(", ", cells.Where(c => c.Length > 0))}\".",
-                $"names[{row}].size",
+                Where: $"names[{row}].size",
                 $"Name one of {string.Join(", ", known)}."
             );
 
     private static (OwnPiece?, Problem?) Checked(OwnPiece piece, int row) =>
-        piece.Problem($"Row {row}", $"names[{row}]") is { } problem ? (null, problem) : (piece, null);
+        piece.Problem($"Row {row}", where: $"names[{row}]") is { } problem ? (null, problem) : (piece, null);
 }

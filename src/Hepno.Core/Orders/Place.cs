@@ -20,7 +20,7 @@ public sealed record PlaceWidths(
 )
 {
     /// <summary>A place of garments that come in one size.</summary>
-    public static PlaceWidths Same(double width) => new(width, width, width, width, width, width);
+    public static PlaceWidths Same(double width) => new(width, Large: width, width, Youth: width, width, Infant: width);
 
     /// <summary>The widest for a group.</summary>
     public double For(SizeGroup group) =>
@@ -95,7 +95,7 @@ public sealed record Place(
             yield return new(
                 "name",
                 string.IsNullOrWhiteSpace(Name) ? "The place has no name." : $"A name of {Name.Length} characters.",
-                "name",
+                Where: "name",
                 $"Call it what you would say at the counter, up to {LongestName} letters."
             );
         }
@@ -108,7 +108,7 @@ public sealed record Place(
             yield return new(
                 "like",
                 Like is null ? $"\"{Name}\" lies like no place." : $"\"{Name}\" cannot lie like \"{Like}\".",
-                "like",
+                Where: "like",
                 "A place of your own lies at the seam of one of "
                     + $"{string.Join(", ", Places.All.Where(p => Places.TakesLayers(p.Id)).Select(p => p.Id))}; a "
                     + "usual one lies where it does."
@@ -126,7 +126,7 @@ public sealed record Place(
                 "range",
                 $"{Name}: a customary {(field == "heightIn" ? "height" : "width")} of {value:0.##} in is outside "
                     + $"0 to {Places.Absurd:0}.",
-                field,
+                Where: field,
                 "Type the largest print you would put there without asking."
             );
         }
@@ -142,7 +142,7 @@ public sealed record Place(
             yield return new(
                 "range",
                 $"{value:0.##} in from the seam is outside 0 to {MostFromSeamIn:0}.",
-                field,
+                Where: field,
                 "Type how far below or above its seam a print lies."
             );
         }
@@ -151,7 +151,7 @@ public sealed record Place(
             yield return new(
                 "range",
                 $"{AsideIn:0.##} in from the middle is outside -{MostFromSeamIn:0} to {MostFromSeamIn:0}.",
-                "asideIn",
+                Where: "asideIn",
                 "Type how far from the garment's middle line the print's own middle lies; below 0 towards the "
                     + "wearer's right."
             );

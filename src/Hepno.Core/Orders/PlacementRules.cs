@@ -20,7 +20,7 @@ public static class PlacementRules
             yield return new(
                 "unknown-place",
                 $"\"{p.Place}\" is not a place on a garment.",
-                At("place"),
+                Where: At("place"),
                 $"Use one of {string.Join(", ", places.Offered(null).Select(a => a.Id))}."
             );
             yield break;
@@ -34,7 +34,7 @@ public static class PlacementRules
                 yield return new(
                     "not-positive",
                     $"{place.Name}: a {name} of {value:0.###} in is not above 0.",
-                    At(field),
+                    Where: At(field),
                     $"Type the {name} of the artwork."
                 );
             }
@@ -43,7 +43,7 @@ public static class PlacementRules
                 yield return new(
                     "larger-than-garment",
                     $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.",
-                    At(field),
+                    Where: At(field),
                     "The largest print there is customarily "
                         + $"{(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in."
                 );
@@ -54,7 +54,7 @@ public static class PlacementRules
             yield return new(
                 "range",
                 $"{place.Name}: {p.CoveragePercent:0.##}% coverage is outside 1 to 100.",
-                At("coveragePercent"),
+                Where: At("coveragePercent"),
                 "Type the share of the box that is painted."
             );
         }
@@ -63,7 +63,7 @@ public static class PlacementRules
             yield return new(
                 "range",
                 $"{place.Name}: {p.Colours} colours is outside 1 to 20.",
-                At("colours"),
+                Where: At("colours"),
                 "Count the flat colours; say gradient for photographs."
             );
         }
@@ -72,7 +72,7 @@ public static class PlacementRules
             yield return new(
                 "range",
                 $"{place.Name}: {p.Stitches} stitches is outside 100 to {Places.MostStitches}.",
-                At("stitches"),
+                Where: At("stitches"),
                 "Type the count the stitch file says, or leave it out."
             );
         }
@@ -81,7 +81,7 @@ public static class PlacementRules
             yield return new(
                 "range",
                 $"{place.Name}: a thinnest line of {p.ThinnestLinePt:0.##} pt is outside 0 to 100.",
-                At("thinnestLinePt"),
+                Where: At("thinnestLinePt"),
                 "Type the thinnest line at print size, in points."
             );
         }
@@ -113,7 +113,7 @@ public static class PlacementRules
                 yield return new(
                     "layer",
                     $"{p.At().Name}: the print it is to lie on is {instead}.",
-                    $"{where}[{i}].onTopOf",
+                    Where: $"{where}[{i}].onTopOf",
                     "Choose an earlier print of the same place, or lay it on the cloth."
                 );
             }
@@ -122,7 +122,7 @@ public static class PlacementRules
                 yield return new(
                     "layer",
                     $"{p.At().Name} takes one print alone.",
-                    $"{where}[{i}].onTopOf",
+                    Where: $"{where}[{i}].onTopOf",
                     "Lay it on the cloth, at another place."
                 );
             }
@@ -150,7 +150,7 @@ public static class PlacementRules
             yield return new(
                 "no-such-place",
                 $"{place.Name} is not a place on a {GarmentNouns.For(kind, 1)}.",
-                $"{where}.place",
+                Where: $"{where}.place",
                 $"Use one of {string.Join(", ", places.Offered(kind).Select(k => k.Name.ToLowerInvariant()))}."
             );
             yield break;
@@ -167,7 +167,7 @@ public static class PlacementRules
                 "too-wide",
                 $"{place.Name} {h.Print.WidthIn:0.##} in is wider than the {Math.Max(0, h.Most.WidthIn):0.##} in "
                     + $"of cloth that {h.Size} has there.",
-                $"{where}.widthIn",
+                Where: $"{where}.widthIn",
                 Smaller(h.Most.WidthIn)
             );
         }
@@ -181,7 +181,7 @@ public static class PlacementRules
                 "too-tall",
                 $"{place.Name} {h.Print.HeightIn:0.##} in is taller than the {Math.Max(0, h.Most.HeightIn):0.##} "
                     + $"in of cloth that {h.Size} has there.",
-                $"{where}.heightIn",
+                Where: $"{where}.heightIn",
                 Smaller(h.Most.HeightIn)
             );
         }

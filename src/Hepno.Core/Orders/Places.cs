@@ -21,8 +21,8 @@ public static class Places
     /// <summary>A distance in fingers, to the half.</summary>
     public static double Fingers(double inches) => Math.Round(inches / FingerIn * 2, MidpointRounding.AwayFromZero) / 2;
 
-    private static readonly PlaceWidths Small = new(3, 3, 3, 2.25, 1.75, 1.5);
-    private static readonly PlaceWidths Along = new(2.5, 2.5, 2.5, 2, 1.5, 1.25);
+    private static readonly PlaceWidths Small = new(3, Large: 3, 3, Youth: 2.25, 1.75, Infant: 1.5);
+    private static readonly PlaceWidths Along = new(2.5, Large: 2.5, 2.5, Youth: 2, 1.5, Infant: 1.25);
 
     private static readonly string[] OfTee =
     [
@@ -53,20 +53,20 @@ public static class Places
         new(
             "front",
             "Front",
-            "below the collar seam",
+            Where: "below the collar seam",
             3,
-            14,
-            new(10.5, 11.5, 12.5, 8.5, 6, 4.5),
+            HeightLimitIn: 14,
+            new(10.5, Large: 11.5, 12.5, Youth: 8.5, 6, Infant: 4.5),
             FromSeamYouthIn: 2,
             FromSeamInfantIn: 1
         ),
         new(
             "left-chest",
             "Left chest",
-            "below the collar seam",
+            Where: "below the collar seam",
             3.5,
-            4.5,
-            new(3.5, 3.5, 3.5, 2.75, 2, 1.75),
+            HeightLimitIn: 4.5,
+            new(3.5, Large: 3.5, 3.5, Youth: 2.75, 2, Infant: 1.75),
             FromSeamYouthIn: 2.5,
             FromSeamInfantIn: 1.5,
             AsideIn: 4
@@ -74,27 +74,58 @@ public static class Places
         new(
             "back",
             "Back",
-            "below the collar seam",
+            Where: "below the collar seam",
             4,
-            15,
-            new(12, 12, 12, 9, 6.5, 5),
+            HeightLimitIn: 15,
+            new(12, Large: 12, 12, Youth: 9, 6.5, Infant: 5),
             FromSeamYouthIn: 3,
             FromSeamInfantIn: 2
         ),
-        new("left-sleeve", "Left sleeve", "above the hem", 1, 3, Small, 6.5),
-        new("right-sleeve", "Right sleeve", "above the hem", 1, 3, Small, 6.5),
-        new("left-long-sleeve", "Along the left sleeve", "above the cuff", 2, 12, Along, 5.5),
-        new("right-long-sleeve", "Along the right sleeve", "above the cuff", 2, 12, Along, 5.5),
-        new("nape", "Nape", "below the collar seam", 1.5, 1.5, Small, FromSeamYouthIn: 1, FromSeamInfantIn: 0.75),
-        new("neck-label", "Neck label", "below the binding, inside", 0.5, 2.5, PlaceWidths.Same(2.5)),
-        new("left-leg", "Left leg", "below the pocket", 3, 12, Small, 7),
-        new("right-leg", "Right leg", "below the pocket", 3, 12, Small, 7),
-        new("cap-front", "Cap front", "above the brim", 0.5, 2.25, PlaceWidths.Same(4.25)),
-        new("bag-face", "Bag face", "below the top edge", 3, 10, PlaceWidths.Same(9)),
-        new("sock-side", "Sock side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
-        new("sock-side-b", "Sock, other side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
+        new("left-sleeve", "Left sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small, 6.5),
+        new("right-sleeve", "Right sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small, 6.5),
+        new("left-long-sleeve", "Along the left sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along, 5.5),
+        new("right-long-sleeve", "Along the right sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along, 5.5),
+        new(
+            "nape",
+            "Nape",
+            Where: "below the collar seam",
+            1.5,
+            HeightLimitIn: 1.5,
+            Small,
+            FromSeamYouthIn: 1,
+            FromSeamInfantIn: 0.75
+        ),
+        new(
+            "neck-label",
+            "Neck label",
+            Where: "below the binding, inside",
+            0.5,
+            HeightLimitIn: 2.5,
+            PlaceWidths.Same(2.5)
+        ),
+        new("left-leg", "Left leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small, 7),
+        new("right-leg", "Right leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small, 7),
+        new("cap-front", "Cap front", Where: "above the brim", 0.5, HeightLimitIn: 2.25, PlaceWidths.Same(4.25)),
+        new("bag-face", "Bag face", Where: "below the top edge", 3, HeightLimitIn: 10, PlaceWidths.Same(9)),
+        new("sock-side", "Sock side", Where: "below the cuff", 1, HeightLimitIn: 6, PlaceWidths.Same(2.5), 3.5),
+        new(
+            "sock-side-b",
+            "Sock, other side",
+            Where: "below the cuff",
+            1,
+            HeightLimitIn: 6,
+            PlaceWidths.Same(2.5),
+            3.5
+        ),
         // as wide as the smallest of each group lies flat; what is printed goes by the garment itself
-        new(AllOver, "All over", "from the top edge", 0, 29, new(29, 36, 40, 22, 17.5, 12)),
+        new(
+            AllOver,
+            Name: "All over",
+            "from the top edge",
+            0,
+            HeightLimitIn: 29,
+            new(29, Large: 36, 40, Youth: 22, 17.5, Infant: 12)
+        ),
     ];
 
     /// <summary>A usual place by its key, or null.</summary>

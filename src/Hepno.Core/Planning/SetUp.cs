@@ -33,7 +33,7 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
     {
         if (press.IsBench())
         {
-            return new(0, 0, 0);
+            return new(0, HandsMinutes: 0, 0);
         }
         if (
             before is not null
@@ -42,7 +42,7 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
             && before.Code == work.Code
         )
         {
-            return new(0, 0, 0);
+            return new(0, HandsMinutes: 0, 0);
         }
         var heat = press.HeatMinutes(before?.TemperatureF, work.TemperatureF);
         var swapped = Lowers(press, work)[0] != (before is null ? "" : Lowers(press, before)[^1]);
@@ -52,7 +52,7 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
             || before.TemperatureF != work.TemperatureF
             || Pressures(before)[^1] != Pressures(work)[0];
         var hands = (swapped ? times.SwapMinutes : 0) + (dialled ? times.DialMinutes : 0);
-        return new(heat, hands, times.WhileHeating ? Math.Max(heat, hands) : heat + hands);
+        return new(heat, HandsMinutes: hands, times.WhileHeating ? Math.Max(heat, hands) : heat + hands);
     }
 
     /// <summary>Minutes a piece of a batch takes on a press, the platens changed between its passes shared

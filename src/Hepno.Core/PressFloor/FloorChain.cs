@@ -41,7 +41,7 @@ internal sealed class FloorChain
             _pass.AddRange(job.Passes[p].Steps.Select(_ => p));
             if (job.FirstPiece)
             {
-                _steps.Add(new("judge", "Judge the first", FloorJob.JudgeSeconds, true, false));
+                _steps.Add(new("judge", "Judge the first", FloorJob.JudgeSeconds, true, Press: false));
                 _pass.Add(p);
             }
         }

@@ -90,7 +90,7 @@ public sealed record FloorHabits(
                 parts.Add(
                     Figure.Of(
                         $"cover-{parts.Count + 1}",
-                        $"{CoverWords.For(cover)}, {when}",
+                        label: $"{CoverWords.For(cover)}, {when}",
                         price.Price / price.Uses,
                         "price ÷ uses",
                         Figure.Input("price", CoverWords.For(cover), price.Price, FigureUnit.Money, "Numbers: covers"),
@@ -110,7 +110,7 @@ public sealed record FloorHabits(
             yield return new(
                 "range",
                 $"{RackPlaces} places on the rack is outside 1 to 1,000.",
-                "floor.rackPlaces",
+                Where: "floor.rackPlaces",
                 "8 is usual for one rack."
             );
         }
@@ -121,7 +121,7 @@ public sealed record FloorHabits(
                 yield return new(
                     "unknown-word",
                     $"\"{time.Code}\" is not a step.",
-                    $"floor.times[{i}].code",
+                    Where: $"floor.times[{i}].code",
                     $"Use one of {string.Join(", ", KnownStep.All.Select(k => k.Code))}."
                 );
             }
@@ -130,7 +130,7 @@ public sealed record FloorHabits(
                 yield return new(
                     "range",
                     $"{time.Seconds:0.##} s for {time.Code} is outside 0 to 3,600.",
-                    $"floor.times[{i}].seconds",
+                    Where: $"floor.times[{i}].seconds",
                     "Time it with a clock."
                 );
             }
@@ -144,7 +144,7 @@ public sealed record FloorHabits(
             yield return new(
                 "range",
                 $"{CoverWords.For(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.",
-                $"floor.covers[{i}]",
+                Where: $"floor.covers[{i}]",
                 "Type a price of 0 or more and at least one use."
             );
         }

@@ -68,8 +68,8 @@ public static class FloorHelp
                     // a twentieth of a second a piece is not worth a word
                     var saved = found.MakespanSeconds - PressFloorSimulation.Run(t.Job).MakespanSeconds;
                     return saved / job.Pieces < 0.05
-                        ? new FloorChange(t.Code, t.What, 0, 0, why)
-                        : new FloorChange(t.Code, t.What, saved / job.Pieces, saved, t.Note);
+                        ? new FloorChange(t.Code, t.What, 0, SecondsInAll: 0, why)
+                        : new FloorChange(t.Code, t.What, saved / job.Pieces, SecondsInAll: saved, t.Note);
                 })
                 .OrderByDescending(c => c.SecondsInAll),
         ];

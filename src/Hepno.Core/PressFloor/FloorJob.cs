@@ -116,7 +116,7 @@ public sealed record FloorJob(
                 yield return new(
                     "range",
                     $"{value} {what} is outside {least} to {most}.",
-                    field,
+                    Where: field,
                     "Send a value between."
                 );
             }
@@ -128,7 +128,7 @@ public sealed record FloorJob(
                 yield return new(
                     "range",
                     $"{pass.Name}: {pass.TemperatureF:0} °F is outside 60 to 500.",
-                    $"passes[{i}].temperatureF",
+                    Where: $"passes[{i}].temperatureF",
                     "Send what the cloth should get."
                 );
             }
@@ -138,7 +138,7 @@ public sealed record FloorJob(
                     "range",
                     $"{pass.Name}: a slack of {pass.SlackSeconds:0.#} s and a window of "
                         + $"{pass.PeelWindowSeconds:0.#} s are outside 0 to 60 and 0 to 600.",
-                    $"passes[{i}]",
+                    Where: $"passes[{i}]",
                     "3 s of slack is usual."
                 );
             }
@@ -147,7 +147,7 @@ public sealed record FloorJob(
                 yield return new(
                     "no-press",
                     $"{pass.Name} has no step at a press.",
-                    $"passes[{i}].steps",
+                    Where: $"passes[{i}].steps",
                     "Send at least one step that holds the press."
                 );
             }
@@ -165,7 +165,7 @@ public sealed record FloorJob(
             yield return new(
                 "range",
                 $"{press.Name} heats {press.RiseFPerMinute:0.#} and cools {press.DropFPerMinute:0.#} °F a minute.",
-                $"presses[{i}]",
+                Where: $"presses[{i}]",
                 "20 and 5 are usual."
             );
         }
@@ -174,7 +174,7 @@ public sealed record FloorJob(
             yield return new(
                 "range",
                 $"{step.Label}: {step.Seconds:0.#} s is outside 0 to a day.",
-                "steps",
+                Where: "steps",
                 "Send seconds."
             );
         }
@@ -194,7 +194,7 @@ public sealed record FloorJob(
                 yield return new(
                     "dwell",
                     $"{chain[i].Label} stands between no closing and opening.",
-                    "steps",
+                    Where: "steps",
                     "A dwell follows a step of hands that closes and comes before one that opens."
                 );
             }

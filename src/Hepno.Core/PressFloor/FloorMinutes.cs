@@ -79,7 +79,7 @@ public sealed record FloorMinutes(
         return new(
             pieces,
             each[passes * 2],
-            each[(passes * 2) + 1],
+            PrepHeld: each[(passes * 2) + 1],
             [.. Enumerable.Range(0, passes).Select(i => each[i * 2])],
             [.. Enumerable.Range(0, passes).Select(i => each[(i * 2) + 1])],
             totals[0],

@@ -31,22 +31,22 @@ internal readonly record struct FloorRule(
 )
 {
     /// <summary>The order in which a search counts what is possible.</summary>
-    public static FloorRule Lead { get; } = new(0, 1, 2, 3, 4);
+    public static FloorRule Lead { get; } = new(0, Load: 1, 2, Peel: 3, 4);
 
     /// <summary>Orders worth trying; which is quickest depends on the dwell, the cooling and the number of
     /// presses.</summary>
     public static IReadOnlyList<FloorRule> Orders { get; } =
     [
-        new(0, 2, 1, 3, 4, Punctual: true),
-        new(2, 3, 4, 0, 1, Punctual: true),
-        new(0, 1, 2, 3, 4),
-        new(0, 4, 3, 1, 2),
-        new(0, 2, 1, 3, 4),
-        new(2, 3, 4, 0, 1),
-        new(1, 2, 3, 0, 4),
-        new(2, 3, 4, 1, 0),
-        new(1, 3, 2, 0, 4, Nearest: false),
-        new(0, 2, 1, 3, 4, Patient: true),
-        new(2, 4, 3, 0, 1, Patient: true),
+        new(0, Load: 2, 1, Peel: 3, 4, Punctual: true),
+        new(2, Load: 3, 4, Peel: 0, 1, Punctual: true),
+        new(0, Load: 1, 2, Peel: 3, 4),
+        new(0, Load: 4, 3, Peel: 1, 2),
+        new(0, Load: 2, 1, Peel: 3, 4),
+        new(2, Load: 3, 4, Peel: 0, 1),
+        new(1, Load: 2, 3, Peel: 0, 4),
+        new(2, Load: 3, 4, Peel: 1, 0),
+        new(1, Load: 3, 2, Peel: 0, 4, Nearest: false),
+        new(0, Load: 2, 1, Peel: 3, 4, Patient: true),
+        new(2, Load: 4, 3, Peel: 0, 1, Patient: true),
     ];
 }

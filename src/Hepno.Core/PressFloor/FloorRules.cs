@@ -25,7 +25,7 @@ public sealed record FloorRules(
 )
 {
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
-    public static FloorRules Default { get; } = new(new(), 1, 3, 2, true, 0.15, [], 20);
+    public static FloorRules Default { get; } = new(new(), 1, SwapMinutes: 3, 2, true, 0.15, [], 20);
 
     /// <summary>Seconds of its steps.</summary>
     public StepStandards Standards() => new(Habits);
@@ -40,7 +40,7 @@ public sealed record FloorRules(
             yield return new(
                 "range",
                 $"Hands at {HandsFactor:0.##} times the standards is outside 0.2 to 5.",
-                "handsFactor",
+                Where: "handsFactor",
                 "1 is the standards as they are."
             );
         }
@@ -49,7 +49,7 @@ public sealed record FloorRules(
             yield return new(
                 "range",
                 "The slow tenth is 0 to 2 times the pressing.",
-                "slowTenthShare",
+                Where: "slowTenthShare",
                 "0.15 is usual."
             );
         }
@@ -59,7 +59,7 @@ public sealed record FloorRules(
                 "range",
                 $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial "
                     + "are outside 0 to 60.",
-                "swapMinutes",
+                Where: "swapMinutes",
                 "3 and 2 are usual."
             );
         }
@@ -72,7 +72,7 @@ public sealed record FloorRules(
             yield return new(
                 "range",
                 $"{TestMinutes:0.##} minutes for a test piece is outside 1 to 480.",
-                "testMinutes",
+                Where: "testMinutes",
                 "20 is usual: pressed, cooled, looked at."
             );
         }
@@ -81,7 +81,7 @@ public sealed record FloorRules(
             yield return new(
                 "range",
                 "The machines that run day and night cannot be kept.",
-                "unattended",
+                Where: "unattended",
                 "Name each by its identity, at most 100 of them."
             );
         }

@@ -39,7 +39,7 @@ internal sealed partial class FloorRun
                 Expect(
                     new(
                         _readyAt[i][w],
-                        _opened[_waiting[i][w]] + _chain.FromOpening[i] + _chain.Window[i],
+                        Latest: _opened[_waiting[i][w]] + _chain.FromOpening[i] + _chain.Window[i],
                         _chain.Seconds[i]
                     )
                 );
@@ -148,7 +148,7 @@ internal sealed partial class FloorRun
         }
         else if (!slot.Busy && !double.IsPositiveInfinity(_chain.Window[step]))
         {
-            Expect(new(slot.ReadyAt, slot.ReadyAt + _chain.Window[step], _chain.Seconds[step]));
+            Expect(new(slot.ReadyAt, Latest: slot.ReadyAt + _chain.Window[step], _chain.Seconds[step]));
         }
         else
         {
@@ -185,14 +185,14 @@ internal sealed partial class FloorRun
 
     private void AddAwaited(int step, double opened)
     {
-        Expect(new(opened, opened + (Rule.Punctual ? 0 : _chain.Slack[step]), _chain.Seconds[step]));
+        Expect(new(opened, Latest: opened + (Rule.Punctual ? 0 : _chain.Slack[step]), _chain.Seconds[step]));
         AddWarm(step, opened);
     }
 
     private void AddOpening(int dwell, double ends)
     {
         var open = dwell + 1;
-        Expect(new(ends, ends + (Rule.Punctual ? 0 : _chain.Slack[dwell]), _chain.Seconds[open]));
+        Expect(new(ends, Latest: ends + (Rule.Punctual ? 0 : _chain.Slack[dwell]), _chain.Seconds[open]));
         AddPeel(open + 1, ends + _chain.Seconds[open]);
     }
 
@@ -202,7 +202,7 @@ internal sealed partial class FloorRun
         if (step < _chain.Count && !double.IsPositiveInfinity(_chain.Window[step]))
         {
             var ready = opened + _chain.FromOpening[step];
-            Expect(new(ready, ready + _chain.Window[step], _chain.Seconds[step]));
+            Expect(new(ready, ready + _chain.Window[step], Seconds: _chain.Seconds[step]));
             return;
         }
         AddWarm(step, opened);

@@ -136,7 +136,7 @@ internal sealed partial class FloorRun
                             : Rule.Off,
                         _readyAt[i][_from[i]],
                         i,
-                        -1,
+                        Slot: -1,
                         piece
                     )
                 );
@@ -145,7 +145,7 @@ internal sealed partial class FloorRun
             var press = FreeSlot(_chain.Temperature[i]);
             if (press >= 0 && !(Rule.Patient && !_chain.Second[i] && LastFree(press) && SecondSoon()))
             {
-                Add(new(_chain.Second[i] ? Rule.Second : Rule.Load, _readyAt[i][_from[i]], i, press, piece));
+                Add(new(_chain.Second[i] ? Rule.Second : Rule.Load, _readyAt[i][_from[i]], i, Slot: press, piece));
             }
         }
     }

@@ -239,13 +239,14 @@ public static class PressFloorSimulation
 
     private static FloorResult Result(FloorJob job, Way way, FloorRun run)
     {
-        FloorPart Part(string name, int i) => new(name, run.HandsOnByPart[i], run.HandsByPart[i], run.HeldByPart[i]);
+        FloorPart Part(string name, int i) =>
+            new(name, run.HandsOnByPart[i], AttendedSeconds: run.HandsByPart[i], run.HeldByPart[i]);
         return new(
             job.Pieces,
             run.Makespan,
-            run.HandsOnByPart.Sum(),
+            HandsOnSeconds: run.HandsOnByPart.Sum(),
             run.HandsByPart.Sum(),
-            run.HeldByPart.Sum(),
+            HeldSeconds: run.HeldByPart.Sum(),
             [.. job.Passes.Select((p, i) => Part(p.Name, i)), Part("", job.Passes.Count)],
             run.OverDwellLargest,
             run.OverDwellSum,
@@ -253,7 +254,7 @@ public static class PressFloorSimulation
             way.Use,
             way.Operators,
             job.Passes.Count > 1 && !run.PlacementsMixed,
-            job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed,
+            Batch: job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed,
             run.Trace
         );
     }

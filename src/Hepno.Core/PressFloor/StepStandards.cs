@@ -40,13 +40,13 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string seam, GarmentKind kind) =>
         steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig"
             ? steps
-            : [new("thread", "Thread again", Rethread(seam, kind), true, true), .. steps];
+            : [new("thread", "Thread again", Rethread(seam, kind), true, Press: true), .. steps];
 
     /// <summary>The steps of a pressed decoration that lies on another: the piece is laid on again instead of threaded,
     /// and held to the print beneath.</summary>
     public IReadOnlyList<WorkStep> OnTop(IReadOnlyList<WorkStep> steps)
     {
-        var again = new WorkStep("reload", "Re-load", this["reload"], true, true);
+        var again = new WorkStep("reload", "Re-load", this["reload"], true, Press: true);
         IEnumerable<WorkStep> laid = steps.Any(s => s.Code == "thread")
             ? steps.Select(s => s.Code == "thread" ? again : s)
             : [again, .. steps];
@@ -70,15 +70,15 @@ public sealed class StepStandards(FloorHabits habits)
     {
         List<WorkStep> steps =
         [
-            new("thread", "Thread", Thread(kind), true, true),
-            new("lint", "Lint-roll", this["lint"], true, true),
+            new("thread", "Thread", Thread(kind), true, Press: true),
+            new("lint", "Lint-roll", this["lint"], true, Press: true),
         ];
         if (prePressSeconds > 0)
         {
             steps.AddRange([
-                new("close", "Close", this["close"], true, true),
-                new("pre-press", "Pre-press", prePressSeconds, false, true),
-                new("open", "Open", this["open"], true, true),
+                new("close", "Close", this["close"], true, Press: true),
+                new("pre-press", "Pre-press", prePressSeconds, false, Press: true),
+                new("open", "Open", this["open"], true, Press: true),
             ]);
         }
         return steps;
@@ -87,8 +87,8 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Steps after the last decoration of a piece: inspect, fold and bag.</summary>
     public IReadOnlyList<WorkStep> After =>
         [
-            new("inspect", "Inspect", this["inspect"], true, false),
-            new("fold", "Fold and bag", this["fold"], true, false),
+            new("inspect", "Inspect", this["inspect"], true, Press: false),
+            new("fold", "Fold and bag", this["fold"], true, Press: false),
         ];
 
     /// <summary>Position, press and peel one transfer, with its second press.</summary>
@@ -128,7 +128,7 @@ public sealed class StepStandards(FloorHabits habits)
             steps.AddRange(Peeled(recipe.Peel, recipe.PeelAfterSeconds));
             if (!last)
             {
-                steps.Add(new("reload", "Re-load", this["reload"], true, true));
+                steps.Add(new("reload", "Re-load", this["reload"], true, Press: true));
             }
         }
         steps.AddRange(Second(recipe));
@@ -154,7 +154,7 @@ public sealed class StepStandards(FloorHabits habits)
                     )
                 ),
             true,
-            false
+            Press: false
         );
 
     /// <summary>Position, tape down, press and lift one dye print; its paper comes off hot.</summary>
@@ -164,7 +164,7 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
         [
             .. Laid(rethreadSeconds, Position),
-            new("tape", "Tape down", this["tape"], true, true),
+            new("tape", "Tape down", this["tape"], true, Press: true),
             Cover,
             .. Pressed(recipe.DwellSeconds),
             .. Peeled(recipe.Peel, recipe.PeelAfterSeconds),
@@ -184,38 +184,38 @@ public sealed class StepStandards(FloorHabits habits)
         {
             if (side > 0)
             {
-                steps.Add(new("thread", "Turn it over", Thread(kind), true, true));
+                steps.Add(new("thread", "Turn it over", Thread(kind), true, Press: true));
             }
             steps.AddRange([
-                new("position", "Lay the sheets on", Position, true, true),
-                new("tape", "Tape down", this["tape"], true, true),
+                new("position", "Lay the sheets on", Position, true, Press: true),
+                new("tape", "Tape down", this["tape"], true, Press: true),
             ]);
             for (var at = 0; at < positions; at++)
             {
                 if (at > 0)
                 {
-                    steps.Add(new("reload", "Move it on", this["reload"], true, true));
+                    steps.Add(new("reload", "Move it on", this["reload"], true, Press: true));
                 }
                 steps.AddRange([Cover, .. Pressed(recipe.DwellSeconds)]);
             }
-            steps.Add(new("peel", "Peel", this["peel"], true, true));
+            steps.Add(new("peel", "Peel", this["peel"], true, Press: true));
         }
         return [.. steps, Unload];
     }
 
     /// <summary>Join the sheets of a print larger than a sheet: 45 s a seam (docs/trade 6).</summary>
     /// <param name="seams">Joinings.</param>
-    public WorkStep Joined(int seams) => new("join", "Join the sheets", this["join"] * seams, true, false);
+    public WorkStep Joined(int seams) => new("join", "Join the sheets", this["join"] * seams, true, Press: false);
 
     /// <summary>Pull pieces over their jigs and off again.</summary>
     /// <param name="jigs">How many a piece needs: two for a pair.</param>
-    public WorkStep Jigged(int jigs) => new("jig", "Jig in and out, gloves on", this["jig"] * jigs, true, true);
+    public WorkStep Jigged(int jigs) => new("jig", "Jig in and out, gloves on", this["jig"] * jigs, true, Press: true);
 
     /// <summary>A machine's printing of one piece's box, by itself.</summary>
     /// <param name="boxIn2">Printed box, in².</param>
     /// <param name="in2PerMinute">Speed, in² a minute.</param>
     public static WorkStep Print(double boxIn2, double in2PerMinute) =>
-        new("print", "Print", boxIn2 / in2PerMinute * 60, false, false, true);
+        new("print", "Print", boxIn2 / in2PerMinute * 60, false, Press: false, true);
 
     /// <summary>Powder, cure and cut one own film print apart.</summary>
     /// <param name="cure">Where it is cured.</param>
@@ -225,44 +225,44 @@ public sealed class StepStandards(FloorHabits habits)
         cure == FilmCure.Oven
             ?
             [
-                new("powder", "Powder", this["powder"], true, false),
-                new("cure", "Cure in the oven", this["cure-oven"], false, false, true),
+                new("powder", "Powder", this["powder"], true, Press: false),
+                new("cure", "Cure in the oven", this["cure-oven"], false, Press: false, true),
                 cut,
             ]
             :
             [
-                new("powder", "Powder", this["powder"], true, false),
-                new("cure", "Cure under the hovering press", this["cure-press"], false, true, true),
-                new("re-set", "Set the press for it and back", 2 * this["re-set"] / prints, false, true, true),
+                new("powder", "Powder", this["powder"], true, Press: false),
+                new("cure", "Cure under the hovering press", this["cure-press"], false, Press: true, true),
+                new("re-set", "Set the press for it and back", 2 * this["re-set"] / prints, false, Press: true, true),
                 cut,
             ];
 
     /// <summary>Type one piece's own name or number into the artwork and read it back against the list.</summary>
-    public WorkStep SetOwn => new("set-own", "Set and check the name", this["set-name"], true, false);
+    public WorkStep SetOwn => new("set-own", "Set and check the name", this["set-name"], true, Press: false);
 
     /// <summary>Find the piece's own print and hold it against the size (docs/trade 6).</summary>
-    public WorkStep FindOwn => new("find-own", "Find its name", this["find-name"], true, true);
+    public WorkStep FindOwn => new("find-own", "Find its name", this["find-name"], true, Press: true);
 
     /// <summary>Trim one paper print by scissors: 1 s an in of outline, at least 20 (docs/trade 6).</summary>
     /// <param name="outlineIn">Length of the cut, in.</param>
     public WorkStep Trim(double outlineIn) =>
-        new("trim", "Trim", Math.Max(this["trim-least"], outlineIn * this["trim-in"]), true, false);
+        new("trim", "Trim", Math.Max(this["trim-least"], outlineIn * this["trim-in"]), true, Press: false);
 
     /// <summary>Lift an opaque print off its backing.</summary>
-    public WorkStep LiftBacking => new("lift-backing", "Peel the backing off", this["peel"], true, false);
+    public WorkStep LiftBacking => new("lift-backing", "Peel the backing off", this["peel"], true, Press: false);
 
     /// <summary>Spray the pretreatment on one piece and dry it under the press.</summary>
     public IReadOnlyList<WorkStep> Pretreated =>
         [
-            new("spray", "Spray the pretreatment", this["spray"], true, false),
-            new("dry-spray", "Dry it under the press", this["dry-spray"], false, true, true),
+            new("spray", "Spray the pretreatment", this["spray"], true, Press: false),
+            new("dry-spray", "Dry it under the press", this["dry-spray"], false, Press: true, true),
         ];
 
     /// <summary>Lay a printed piece under the press and cure it; nothing is positioned or peeled.</summary>
     /// <param name="recipe">How it is cured.</param>
     public IReadOnlyList<WorkStep> Cured(Recipe recipe) =>
         [
-            new("reload", "Lay it under the press", this["reload"], true, true),
+            new("reload", "Lay it under the press", this["reload"], true, Press: true),
             .. Covered(recipe),
             .. Pressed(recipe.DwellSeconds),
             Unload,
@@ -272,25 +272,25 @@ public sealed class StepStandards(FloorHabits habits)
     /// <param name="stitchSeconds">Seconds of the machine.</param>
     public IReadOnlyList<WorkStep> Stitched(double stitchSeconds) =>
         [
-            new("hoop", "Hoop", this["hoop"], true, false),
-            new("frame", "Frame onto the machine", this["frame"], true, true),
-            new("stitch", "Stitch", stitchSeconds, false, true, true),
-            new("unload", "Frame off", this["frame"], true, true),
-            new("trim-threads", "Trim threads, tear the backing off", this["trim-threads"], true, false),
+            new("hoop", "Hoop", this["hoop"], true, Press: false),
+            new("frame", "Frame onto the machine", this["frame"], true, Press: true),
+            new("stitch", "Stitch", stitchSeconds, false, Press: true, true),
+            new("unload", "Frame off", this["frame"], true, Press: true),
+            new("trim-threads", "Trim threads, tear the backing off", this["trim-threads"], true, Press: false),
         ];
 
     /// <summary>Feed printed paper and cloth through the drum together; the hands stay at it.</summary>
     /// <param name="seconds">Length of one garment's cloth ÷ the drum's speed.</param>
     public static WorkStep Calendered(double seconds) =>
-        new("calender", "Feed paper and cloth through the calender", seconds, true, false);
+        new("calender", "Feed paper and cloth through the calender", seconds, true, Press: false);
 
     /// <summary>Cut the parts of one garment out.</summary>
     /// <param name="outlineIn">Length of the cut, in.</param>
     public WorkStep CutOut(double outlineIn) =>
-        new("cut-out", "Cut the parts out", outlineIn * this["cut-out-in"], true, false);
+        new("cut-out", "Cut the parts out", outlineIn * this["cut-out-in"], true, Press: false);
 
     /// <summary>Sew one garment together.</summary>
-    public WorkStep Sewn => new("sew", "Sew", this["sew"], true, true);
+    public WorkStep Sewn => new("sew", "Sew", this["sew"], true, Press: true);
 
     /// <summary>The same with a film laid and smoothed at each stop, one for every colour.</summary>
     /// <param name="stitchSeconds">Seconds of the machine.</param>
@@ -307,7 +307,7 @@ public sealed class StepStandards(FloorHabits habits)
                                 "Lay the films at their stops",
                                 this["lay-film"] * films,
                                 true,
-                                true
+                                Press: true
                             ),
                             s,
                         ]
@@ -322,7 +322,7 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> Finished(Recipe recipe, double rethreadSeconds) =>
         [
             .. rethreadSeconds > 0
-                ? [new WorkStep("thread", "Thread again", rethreadSeconds, true, true)]
+                ? [new WorkStep("thread", "Thread again", rethreadSeconds, true, Press: true)]
                 : Array.Empty<WorkStep>(),
             .. Covered(recipe),
             .. Pressed(recipe.DwellSeconds),
@@ -331,10 +331,10 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Count one piece in that others have decorated.</summary>
     public IReadOnlyList<WorkStep> CameBack =>
-        [new("count-in", "Count in what came back", this["count-in"], true, true)];
+        [new("count-in", "Count in what came back", this["count-in"], true, Press: true)];
 
     /// <summary>Count one blank out to those who decorate it.</summary>
-    public WorkStep SentOut => new("count-out", "Count out and pack to send", this["count-out"], true, false);
+    public WorkStep SentOut => new("count-out", "Count out and pack to send", this["count-out"], true, Press: false);
 
     /// <summary>Take the maker's label out before one of the shop's is printed in its place.</summary>
     /// <param name="tears">True where it is made to be torn out.</param>
@@ -344,11 +344,11 @@ public sealed class StepStandards(FloorHabits habits)
             tears ? "Tear the label out" : "Unpick the label",
             this[tears ? "untag-tear" : "untag-cut"],
             true,
-            false
+            Press: false
         );
 
     /// <summary>Cut one print out of its sheet or roll.</summary>
-    public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);
+    public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, Press: false);
 
     /// <summary>Cut one film print out of its layout: straight, or as long as paper takes round its outline where
     /// another lies in its corners.</summary>
@@ -365,16 +365,16 @@ public sealed class StepStandards(FloorHabits habits)
 
     private double Position => this[habits.Measured ? "position-measured" : "position-eye"];
 
-    private WorkStep Cover => new("cover", "Cover", this["cover"], true, true);
+    private WorkStep Cover => new("cover", "Cover", this["cover"], true, Press: true);
 
     private static List<WorkStep> Laid(double rethreadSeconds, double positionSeconds)
     {
         var steps = new List<WorkStep>();
         if (rethreadSeconds > 0)
         {
-            steps.Add(new("thread", "Thread again", rethreadSeconds, true, true));
+            steps.Add(new("thread", "Thread again", rethreadSeconds, true, Press: true));
         }
-        steps.Add(new("position", "Position", positionSeconds, true, true));
+        steps.Add(new("position", "Position", positionSeconds, true, Press: true));
         return steps;
     }
 
@@ -382,15 +382,15 @@ public sealed class StepStandards(FloorHabits habits)
 
     private IEnumerable<WorkStep> Pressed(double dwellSeconds) =>
         [
-            new("close", "Close", this["close"], true, true),
-            new("press", "Press", dwellSeconds, false, true),
-            new("open", "Open", this["open"], true, true),
+            new("close", "Close", this["close"], true, Press: true),
+            new("press", "Press", dwellSeconds, false, Press: true),
+            new("open", "Open", this["open"], true, Press: true),
         ];
 
     // cooling starts when the press opens, so unloading is part of it
     private IEnumerable<WorkStep> Peeled(Peel peel, double afterSeconds) =>
         peel == Peel.Hot
-            ? [new("peel", "Peel", this["peel"], true, true), Unload]
+            ? [new("peel", "Peel", this["peel"], true, Press: true), Unload]
             :
             [
                 Unload,
@@ -399,23 +399,23 @@ public sealed class StepStandards(FloorHabits habits)
                     "Cool on the rack",
                     Math.Max(0, Cooling(peel, afterSeconds) - this["unload"]),
                     false,
-                    false
+                    Press: false
                 ),
-                new("peel", "Peel", this["peel"], true, false),
+                new("peel", "Peel", this["peel"], true, Press: false),
             ];
 
     // what is said for a table is not waited for on a cold plate
     private double Cooling(Peel peel, double afterSeconds) =>
         peel == Peel.Cold && habits.ColdPlate ? Math.Min(afterSeconds, this["cold-plate"]) : afterSeconds;
 
-    private WorkStep Unload => new("unload", "Lift off", this["unload"], true, true);
+    private WorkStep Unload => new("unload", "Lift off", this["unload"], true, Press: true);
 
     private IEnumerable<WorkStep> Second(Recipe recipe) =>
         recipe.SecondPressSeconds <= 0
             ? []
             :
             [
-                new("reload", "Re-load", this["reload"], true, true),
+                new("reload", "Re-load", this["reload"], true, Press: true),
                 Cover,
                 .. Pressed(recipe.SecondPressSeconds)
                     .Select(s => s.Code == "press" ? s with { Code = "second-press", Label = "Second press" } : s),

@@ -69,7 +69,7 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
         Kind switch
         {
             PolicyKind.Multiple => ByMultiple(more, Multiple, fees),
-            PolicyKind.Hourly => ByHour(more, 0, 0, fees),
+            PolicyKind.Hourly => ByHour(more, perHour: 0, 0, fees),
             _ => ByMargin(more, MarginShare, fees),
         };
 
@@ -93,7 +93,7 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
             yield return new(
                 "range",
                 $"A margin of {MarginShare.Percent:0.##}% is outside 0 to 100%.",
-                $"{field}.marginShare",
+                Where: $"{field}.marginShare",
                 "Type a share between 0 and 100%."
             );
         }
@@ -103,7 +103,7 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
                 "margin-and-fees",
                 $"Margin and fees together take {(MarginShare + fees.OfPrice).Percent:0.##}% of the price: "
                     + "nothing is left for the cost.",
-                $"{field}.marginShare",
+                Where: $"{field}.marginShare",
                 "Lower the margin until both stay below 100%."
             );
         }
@@ -112,7 +112,7 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
             yield return new(
                 "range",
                 $"A multiple of {Multiple:0.##} is outside 1 to 100.",
-                $"{field}.multiple",
+                Where: $"{field}.multiple",
                 "2 to 3 is usual."
             );
         }
@@ -121,7 +121,7 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
             yield return new(
                 "range",
                 $"{PerHour:0.00} an hour is outside 0 to 10,000.",
-                $"{field}.perHour",
+                Where: $"{field}.perHour",
                 "Type what an hour should earn over the wage."
             );
         }

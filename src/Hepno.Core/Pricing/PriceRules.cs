@@ -41,12 +41,12 @@ public sealed record PriceRules(
             },
             default,
             40m,
-            0.25m,
+            RoundingStep: 0.25m,
             InversionRule.OfferLarger,
             SizePricing.Averaged,
             UsualSteps,
             0,
-            3
+            RuleOfThumb: 3
         );
 
     /// <summary>The price policy of a channel.</summary>
@@ -75,7 +75,7 @@ public sealed record PriceRules(
                 "margin-and-fees",
                 $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice).Percent:0.##}% of "
                     + "the price: nothing is left for the cost.",
-                "leastMarginShare",
+                Where: "leastMarginShare",
                 "Lower it until both stay below 100%."
             );
         }
@@ -84,7 +84,7 @@ public sealed record PriceRules(
             yield return new(
                 "range",
                 $"A rule of thumb of {RuleOfThumb:0.##} times the materials is outside 0 to 20.",
-                "ruleOfThumb",
+                Where: "ruleOfThumb",
                 "2 to 4 is usual; 0 for none."
             );
         }
@@ -101,7 +101,7 @@ public sealed record PriceRules(
             yield return new(
                 "steps",
                 $"The quantities {string.Join(", ", TierSteps)} cannot be used.",
-                "tierSteps",
+                Where: "tierSteps",
                 "Type 1 to 8 rising quantities, for example 12, 24, 36."
             );
         }

@@ -148,7 +148,7 @@ public static class BuyingWays
                             l.i,
                             z.Name,
                             SupplierInvoice.AtList(ask) ? l.Line.Style.UnitPrice : price(l.Line) + z.Surcharge,
-                            SupplierInvoice.Price(l.Line).Price + z.Surcharge
+                            Costs: SupplierInvoice.Price(l.Line).Price + z.Surcharge
                         ))
                 ),
         ];
@@ -236,7 +236,7 @@ public static class BuyingWays
                 .Select(g =>
                     Figure.Of(
                         $"more-{g.Key.Line}-{g.Key.Size}",
-                        $"{ask.Order[g.Key.Line].Style.Name} {g.Key.Size}",
+                        label: $"{ask.Order[g.Key.Line].Style.Name} {g.Key.Size}",
                         g.Count() * g.Key.Costs,
                         "pieces × price",
                         Figure.Input("pieces", "Pieces", g.Count(), FigureUnit.Count, what),

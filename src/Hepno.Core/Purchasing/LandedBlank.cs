@@ -36,7 +36,7 @@ public static class LandedBlank
                 .Select(s =>
                     Figure.Of(
                         $"surcharge-{s.s.Size}",
-                        s.s.Size,
+                        label: s.s.Size,
                         s.Each * s.s.Pieces / ask.Pieces,
                         "pieces × surcharge ÷ all pieces",
                         Figure.Input("pieces", "Pieces", s.s.Pieces, FigureUnit.Count, counted),

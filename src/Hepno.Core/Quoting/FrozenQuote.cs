@@ -43,7 +43,7 @@ public sealed record FrozenQuote(
             l.LineId,
             l.Band.MethodId,
             l.Band.Outcome.Price + l.Band.Outcome.Surcharges,
-            l.Band.Cost.Value
+            Cost: l.Band.Cost.Value
         ));
 
     /// <summary>What it makes of which artwork by ways that keep their set-up: screens at a printer, a stitch

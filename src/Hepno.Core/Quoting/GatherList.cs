@@ -165,7 +165,7 @@ public static class GatherList
                     GatherKind.Prepare,
                     $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and "
                         + "looked at before the run",
-                    "",
+                    Supplier: "",
                     1,
                     "pieces",
                     0,
@@ -195,7 +195,7 @@ public static class GatherList
                 $"prepare-{d.Placement.Id}",
                 GatherKind.Prepare,
                 $"{d.Prepare}, {prints} {what}: {Shown.Duration(minutes * 60)} of hands",
-                "",
+                Supplier: "",
                 prints,
                 "prints",
                 0,

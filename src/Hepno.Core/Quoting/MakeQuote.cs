@@ -31,7 +31,7 @@ public static class MakeQuote
             : new(
                 "no-parcel",
                 $"Nothing the shop packs in carries {c.What} to that zone.",
-                "shipping",
+                Where: "shipping",
                 "Add a box under Numbers, or let them collect it."
             );
 

@@ -15,7 +15,7 @@ public static class OrderBalance
         if (c.Customer is { AccountDays: > 0 })
         {
             // on account nothing is taken with the pieces
-            return new(0, q.Total - paid);
+            return new(0, Later: q.Total - paid);
         }
         var delivered = q.Lines.Sum(l =>
             l.Goods

@@ -34,22 +34,22 @@ public static class QuoteWords
         var zone = q.Ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
         var ready = q.ReadyAt is { } at ? Shown.Moment(at, f) : "to be agreed";
         var sent = q.Ask.Shipping is null ? "collect" : "send";
-        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Shown.Money(q.Goods, f))];
+        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Value: Shown.Money(q.Goods, f))];
         if (q.Postage > 0)
         {
-            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Shown.Money(q.Postage, f)));
+            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Value: Shown.Money(q.Postage, f)));
         }
         if (n.Fees.TaxShare.Part > 0)
         {
             totals.Add(
-                new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare.Percent, 2, f)}%", Shown.Money(q.Tax, f))
+                new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare.Percent, 2, f)}%", Value: Shown.Money(q.Tax, f))
             );
         }
-        totals.Add(new("Total", Shown.Money(q.Total, f)));
+        totals.Add(new("Total", Value: Shown.Money(q.Total, f)));
         var totalIndex = totals.Count - 1;
         if (q.Deposit > 0)
         {
-            totals.Add(new("Deposit to begin", Shown.Money(q.Deposit, f)));
+            totals.Add(new("Deposit to begin", Value: Shown.Money(q.Deposit, f)));
         }
         var days =
             $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of "
@@ -83,30 +83,30 @@ public static class QuoteWords
         List<Stated> heads =
         [
             single is null
-                ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture))
+                ? new("pieces", Value: q.Ask.Pieces.ToString(CultureInfo.InvariantCulture))
                 : new(
                     single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each",
-                    Shown.Money(single.Band.Outcome.Price, f)
+                    Value: Shown.Money(single.Band.Outcome.Price, f)
                 ),
-            new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)),
-            new($"ready to {sent}", ready),
+            new("in all, before tax", Value: Shown.Money(q.Goods + q.Postage, f)),
+            new($"ready to {sent}", Value: ready),
         ];
         return new(
             "Quote",
             n.Identity.Paper,
             n.Identity.Name,
-            n.Identity.Address,
+            ShopLine: n.Identity.Address,
             n.Identity.Contact,
             version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}",
-            $"{Shown.DayAndYear(wall.Date, f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
+            Dates: $"{Shown.DayAndYear(wall.Date, f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
             c.Customer?.Name ?? "",
-            c.Customer?.Contact ?? "",
+            CustomerContact: c.Customer?.Contact ?? "",
             Title(q),
             heads,
             [.. q.Lines.Select(l => Line(q, l, f))],
             totals,
             totalIndex,
-            [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
+            [new("When", Value: days), new("Terms", Value: terms), new("Looking after it", Value: MakeQuote.Care)],
             // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
             single is null
             || c.Lines[0].Decision?.TypedPrice is not null
@@ -128,14 +128,14 @@ public static class QuoteWords
         List<Stated> totals = [.. q.Document.Totals.Take(upTo)];
         if (paid > 0)
         {
-            totals.Add(new("Deposit, received", Shown.Money(paid, f)));
+            totals.Add(new("Deposit, received", Value: Shown.Money(paid, f)));
         }
         totals.Add(
             new(
                 c.Customer is { AccountDays: > 0 } on ? $"Left to pay within {on.AccountDays} days"
                     : q.Ask.Shipping is null ? "Left to pay when you collect"
                     : "Left to pay before it is sent",
-                Shown.Money(q.Total - paid, f)
+                Value: Shown.Money(q.Total - paid, f)
             )
         );
         var yes = facts.Gathering.Approval!;
@@ -151,7 +151,7 @@ public static class QuoteWords
             Others = null,
             Columns =
             [
-                new("Agreed", q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said),
+                new("Agreed", Value: q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said),
                 .. q.Document.Columns.Where(x => x.Label == "Looking after it"),
             ],
         };
@@ -189,14 +189,14 @@ public static class QuoteWords
             ],
             [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
             asked.Pieces.ToString(CultureInfo.InvariantCulture),
-            Shown.Bare(price, f),
+            Each: Shown.Bare(price, f),
             Shown.Bare(Money.Charged(price * asked.Pieces, f.MinorDigits), f),
             [
                 .. (l.Band.Surcharges ?? []).Select(z => new ExtraPrinted(
                     $"{z.Size}, on top",
-                    z.Pieces.ToString(CultureInfo.InvariantCulture),
+                    Pieces: z.Pieces.ToString(CultureInfo.InvariantCulture),
                     Shown.Bare(z.Each, f),
-                    Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)
+                    Amount: Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)
                 )),
             ]
         );
@@ -209,9 +209,9 @@ public static class QuoteWords
         OtherPrinted Write(LineCase line, Band band, bool quoted) =>
             new(
                 $"{(q.Lines.Count == 1 ? "" : $"{line.What}: ")}{DecorationMethods.Find(band.MethodId)!.Said}",
-                Shown.Bare(band.Outcome.Price, f),
+                Each: Shown.Bare(band.Outcome.Price, f),
                 Shown.Bare(MakeQuote.Goods(band, line.Asked.Pieces, f.MinorDigits), f),
-                band.Promise is { } promise ? Shown.Moment(promise.At, f) : "to be agreed",
+                Ready: band.Promise is { } promise ? Shown.Moment(promise.At, f) : "to be agreed",
                 quoted
             );
         return
@@ -256,7 +256,7 @@ public static class QuoteWords
                 tiers.Add(
                     new(
                         q.ToString(CultureInfo.InvariantCulture),
-                        Shown.Bare(price.Each, f),
+                        Each: Shown.Bare(price.Each, f),
                         Shown.Bare(price.InAll(q), f),
                         q == ask.Pieces
                     )

@@ -57,7 +57,7 @@ public sealed record Accessory(
             yield return new(
                 "name",
                 $"A pillow, foam or cover sheet is called \"{Name}\".",
-                "name",
+                Where: "name",
                 "Give it a name of its own, up to 30 letters."
             );
         }
@@ -66,7 +66,7 @@ public sealed record Accessory(
             yield return new(
                 "range",
                 $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} × {ThicknessIn:0.##} in is outside 1 to 60 and 0 to 3.",
-                "widthIn",
+                Where: "widthIn",
                 "Measure it, thickness last."
             );
         }
@@ -75,7 +75,7 @@ public sealed record Accessory(
             yield return new(
                 "range",
                 $"{Name}: {Uses} uses is outside 0 to 100,000.",
-                "uses",
+                Where: "uses",
                 "How many presses it lasts; 0 not to count."
             );
         }

@@ -59,7 +59,12 @@ public sealed record PaperPull(
     {
         if (Corners.Count != CornerCount)
         {
-            yield return new("corners", $"{Corners.Count} corners.", "corners", "Four strips, one under each corner.");
+            yield return new(
+                "corners",
+                $"{Corners.Count} corners.",
+                Where: "corners",
+                "Four strips, one under each corner."
+            );
             yield break;
         }
         var (least, most) = (Corners.Min(), Corners.Max());
@@ -69,7 +74,7 @@ public sealed record PaperPull(
                 "uneven",
                 $"{Names[Corners.ToList().IndexOf(least)]} {Said(least)} while "
                     + $"{Names[Corners.ToList().IndexOf(most)]} {Said(most)}: the platen stands askew.",
-                "corners",
+                Where: "corners",
                 "Level it by its manual, cold and unplugged, then pull again."
             );
         }
@@ -78,7 +83,7 @@ public sealed record PaperPull(
             yield return new(
                 "loose",
                 $"At {Dial:0.#} the paper slides: that presses nothing.",
-                "dial",
+                Where: "dial",
                 "Turn it up and pull again."
             );
         }

@@ -81,7 +81,7 @@ public sealed record PlatenMap(
             : new(
                 "range",
                 $"A set-point of {setPointF:0} °F is outside 150 to 500.",
-                "setPointF",
+                Where: "setPointF",
                 "Type what the dial says."
             );
 
@@ -97,7 +97,7 @@ public sealed record PlatenMap(
             yield return new(
                 "points",
                 $"{PointsF.Count} readings.",
-                "pointsF",
+                Where: "pointsF",
                 "Nine: three rows of three, from the far left to the near right."
             );
         }
@@ -108,14 +108,14 @@ public sealed record PlatenMap(
                 yield return new(
                     "range",
                     $"{Names[i]}: {PointsF[i]:0} °F is outside 100 to 550.",
-                    $"pointsF[{i}]",
+                    Where: $"pointsF[{i}]",
                     "Read it again once the needle stands still."
                 );
             }
         }
         if (By.Length > 100)
         {
-            yield return new("too-long", $"A name of {By.Length} characters.", "by", "At most 100.");
+            yield return new("too-long", $"A name of {By.Length} characters.", Where: "by", "At most 100.");
         }
     }
 }

@@ -79,7 +79,19 @@ public sealed record Press(
     /// <param name="equipment">What an hour of it costs.</param>
     /// <param name="cautions">What its maker's manual warns of.</param>
     public static Press Bench(PressId id, string name, EquipmentHour equipment, string cautions) =>
-        new(id, name, BenchKind, double.PositiveInfinity, double.PositiveInfinity, 0, 1, 1, null, equipment, cautions);
+        new(
+            id,
+            name,
+            BenchKind,
+            double.PositiveInfinity,
+            double.PositiveInfinity,
+            WarmUpMinutes: 0,
+            1,
+            DropFPerMinute: 1,
+            null,
+            equipment,
+            cautions
+        );
 
     /// <summary>True for a place of work without heat.</summary>
     public bool IsBench() => Kind == BenchKind;
@@ -226,7 +238,7 @@ public sealed record Press(
             yield return new(
                 "empty",
                 "The press has no name.",
-                "name",
+                Where: "name",
                 "Give it a name you would call across the room."
             );
         }
@@ -235,7 +247,7 @@ public sealed record Press(
             yield return new(
                 "unknown-word",
                 $"\"{Kind}\" is not a kind of press.",
-                "kind",
+                Where: "kind",
                 $"Use one of {string.Join(", ", Kinds)}."
             );
         }
@@ -252,7 +264,7 @@ public sealed record Press(
                 yield return new(
                     "range",
                     $"A platen {what} of {value:0.##} in is outside 2 to 60.",
-                    field,
+                    Where: field,
                     "Measure the heated platen."
                 );
             }
@@ -262,7 +274,7 @@ public sealed record Press(
             yield return new(
                 "range",
                 "Warm-up is 0 to 120 minutes, rising and cooling 0 to 200 °F a minute.",
-                "warmUpMinutes",
+                Where: "warmUpMinutes",
                 "15 minutes, 20 and 5 are usual."
             );
         }
@@ -271,7 +283,7 @@ public sealed record Press(
             yield return new(
                 "range",
                 $"A cold spot from {ColdBelowF:0.#} °F below the mean is outside 1 to 50.",
-                "coldBelowF",
+                Where: "coldBelowF",
                 "10 is usual."
             );
         }
@@ -286,7 +298,7 @@ public sealed record Press(
                 yield return new(
                     "name",
                     $"A lower platen is called \"{lower.Name}\".",
-                    $"lowers[{i}].name",
+                    Where: $"lowers[{i}].name",
                     "Give each a name of its own, up to 30 letters."
                 );
             }
@@ -295,7 +307,7 @@ public sealed record Press(
                 yield return new(
                     "range",
                     $"A lower platen of {lower.WidthIn:0.##} × {lower.HeightIn:0.##} in is outside 1 to 60.",
-                    $"lowers[{i}]",
+                    Where: $"lowers[{i}]",
                     "Measure it."
                 );
             }
@@ -311,7 +323,7 @@ public sealed record Press(
                 yield return new(
                     "unknown-word",
                     $"\"{d.Pressure}\" is not a pressure.",
-                    $"dials[{i}].pressure",
+                    Where: $"dials[{i}].pressure",
                     $"Use one of {string.Join(", ", DialReading.Words)}."
                 );
             }
@@ -320,7 +332,7 @@ public sealed record Press(
                 yield return new(
                     "unknown-platen",
                     $"{Name} has no lower platen \"{d.Lower}\".",
-                    $"dials[{i}].lower",
+                    Where: $"dials[{i}].lower",
                     "Add the lower platen first, or leave it out for the press's own."
                 );
             }
@@ -329,7 +341,7 @@ public sealed record Press(
                 yield return new(
                     "unknown-pillow",
                     $"{Name} has no pillow \"{d.Pillow}\".",
-                    $"dials[{i}].pillow",
+                    Where: $"dials[{i}].pillow",
                     "Add the pillow first, or leave it out for nothing under the print."
                 );
             }
@@ -338,7 +350,7 @@ public sealed record Press(
                 yield return new(
                     "range",
                     $"A dial of {d.Dial:0.#} is outside 0 to 200.",
-                    $"dials[{i}].dial",
+                    Where: $"dials[{i}].dial",
                     "Type what the dial or the readout says."
                 );
             }
@@ -347,7 +359,7 @@ public sealed record Press(
                 yield return new(
                     "twice",
                     $"{d.Pressure} on {d.Thickness.ToString().ToLowerInvariant()} stands twice.",
-                    $"dials[{i}]",
+                    Where: $"dials[{i}]",
                     "Keep one of them."
                 );
             }
@@ -370,7 +382,7 @@ public sealed record Press(
                 yield return new(
                     "twice",
                     $"Two things of {Name} are called \"{accessory.Name}\".",
-                    $"accessories[{i}].name",
+                    Where: $"accessories[{i}].name",
                     "Give each a name of its own."
                 );
             }

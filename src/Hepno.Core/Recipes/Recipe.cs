@@ -104,13 +104,13 @@ public sealed record Recipe(
             "",
             RecipeFabric.Cotton,
             Press.RoomF,
-            0,
+            DwellSeconds: 0,
             0,
             "light",
             0,
             Peel.Cold,
             0,
-            0,
+            SecondPressSeconds: 0,
             side,
             RecipeSource.Maker,
             NoDay,
@@ -143,7 +143,7 @@ public sealed record Recipe(
             yield return new(
                 "absurd",
                 $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.",
-                "temperatureF",
+                Where: "temperatureF",
                 "Look at the maker's sheet again."
             );
         }
@@ -152,7 +152,7 @@ public sealed record Recipe(
             yield return new(
                 "absurd",
                 $"{DwellSeconds:0.#} s under the press is outside 2 to 240.",
-                "dwellSeconds",
+                Where: "dwellSeconds",
                 "Look at the maker's sheet again."
             );
         }
@@ -161,7 +161,7 @@ public sealed record Recipe(
             yield return new(
                 "range",
                 $"A slack of {DwellSlackSeconds:0.#} s is outside 0 to 30.",
-                "dwellSlackSeconds",
+                Where: "dwellSlackSeconds",
                 "3 s is usual."
             );
         }
@@ -170,7 +170,7 @@ public sealed record Recipe(
             yield return new(
                 "unknown-word",
                 $"\"{Pressure}\" is not a pressure.",
-                "pressure",
+                Where: "pressure",
                 $"Use {string.Join(", ", Pressures)}."
             );
         }
@@ -179,7 +179,7 @@ public sealed record Recipe(
             yield return new(
                 "range",
                 "Pre-press and second press are 0 to 60 s.",
-                "prePressSeconds",
+                Where: "prePressSeconds",
                 "5 s is usual for a pre-press."
             );
         }
@@ -188,7 +188,7 @@ public sealed record Recipe(
             yield return new(
                 "range",
                 $"Peeling {Peel.ToString().ToLowerInvariant()} after {PeelAfterSeconds:0} s cannot be.",
-                "peelAfterSeconds",
+                Where: "peelAfterSeconds",
                 "Hot is 0 s; warm about 8; cold about 60."
             );
         }
@@ -197,7 +197,7 @@ public sealed record Recipe(
             yield return new(
                 "second",
                 $"The product forbids a second press, and {SecondPressSeconds:0} s of one are set.",
-                "secondPressSeconds",
+                Where: "secondPressSeconds",
                 "0 s, or a product that allows it."
             );
         }
@@ -208,7 +208,7 @@ public sealed record Recipe(
                 yield return new(
                     "unknown-word",
                     $"\"{parameter.Name}\" is not a figure of a recipe.",
-                    $"parameters[{i}].name",
+                    Where: $"parameters[{i}].name",
                     $"Use one of {string.Join(", ", RecipeParameter.Names)}."
                 );
             }
@@ -217,7 +217,7 @@ public sealed record Recipe(
                 yield return new(
                     "twice",
                     $"{parameter.Name} stands twice.",
-                    $"parameters[{i}].name",
+                    Where: $"parameters[{i}].name",
                     "Keep the newer one."
                 );
             }
@@ -226,7 +226,7 @@ public sealed record Recipe(
                 yield return new(
                     "too-long",
                     $"A note of {parameter.Note.Length} characters on {parameter.Name}.",
-                    $"parameters[{i}].note",
+                    Where: $"parameters[{i}].note",
                     "At most 200."
                 );
             }
@@ -236,7 +236,7 @@ public sealed record Recipe(
             yield return new(
                 "range",
                 $"A peel window of {PeelWindowSeconds:0.#} s is outside 0 to 600.",
-                "peelWindowSeconds",
+                Where: "peelWindowSeconds",
                 "Leave it empty for the usual: 3 s hot, 15 s warm."
             );
         }

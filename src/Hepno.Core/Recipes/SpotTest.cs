@@ -165,7 +165,7 @@ public sealed record SpotTest(
             yield return new(
                 "empty",
                 ProductId.Length == 0 ? "The test names no product." : "The test names no blank.",
-                ProductId.Length == 0 ? "productId" : "styleId",
+                Where: ProductId.Length == 0 ? "productId" : "styleId",
                 "Choose what was pressed on what."
             );
         }
@@ -174,7 +174,7 @@ public sealed record SpotTest(
             yield return new(
                 "absurd",
                 $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.",
-                "temperatureF",
+                Where: "temperatureF",
                 "Type what the cloth got."
             );
         }
@@ -183,7 +183,7 @@ public sealed record SpotTest(
             yield return new(
                 "absurd",
                 $"{DwellSeconds:0.#} s under the press is outside 2 to 240.",
-                "dwellSeconds",
+                Where: "dwellSeconds",
                 "Type how long it was pressed."
             );
         }
@@ -192,7 +192,7 @@ public sealed record SpotTest(
             yield return new(
                 "unknown-word",
                 $"\"{Pressure}\" is not a pressure.",
-                "pressure",
+                Where: "pressure",
                 $"Use {string.Join(", ", Recipe.Pressures)}."
             );
         }
@@ -201,7 +201,7 @@ public sealed record SpotTest(
             yield return new(
                 "too-long",
                 "A name of over 100, a feel of over 500 or a note of over 2,000 characters.",
-                "note",
+                Where: "note",
                 "Say it shorter."
             );
         }
@@ -210,7 +210,7 @@ public sealed record SpotTest(
             yield return new(
                 "many",
                 $"{Photos.Count} photographs of one test.",
-                "photos",
+                Where: "photos",
                 $"At most {MostPhotos}: take one off first."
             );
         }
@@ -228,7 +228,7 @@ public sealed record SpotTest(
             yield return new(
                 "photo",
                 $"Photograph \"{photo.Id}\" names no kept file, or {photo.Washes} washes.",
-                $"photos[{i}]",
+                Where: $"photos[{i}]",
                 "Send the photograph itself; washes are 0 to 1,000."
             );
         }
@@ -237,7 +237,7 @@ public sealed record SpotTest(
             yield return new(
                 "range",
                 $"{wash.Washes} washes is outside 1 to 1,000.",
-                $"washes[{i}].washes",
+                Where: $"washes[{i}].washes",
                 "Count from the first."
             );
         }

@@ -21,20 +21,20 @@ public sealed record TestGarment(string Id, string Name, string Fabric, int Piec
             yield return new(
                 "empty",
                 Name.Trim().Length == 0 ? "The test garment has no name." : $"A name of {Name.Length} letters.",
-                "name",
+                Where: "name",
                 "Say what it is, in at most 100 letters."
             );
         }
         if (Pieces is < 0 or > 10_000)
         {
-            yield return new("range", $"{Pieces} pieces is outside 0 to 10,000.", "pieces", "Count them.");
+            yield return new("range", $"{Pieces} pieces is outside 0 to 10,000.", Where: "pieces", "Count them.");
         }
         if (Fabric.Length > 100 || Note.Length > 500)
         {
             yield return new(
                 "too-long",
                 "A fabric of over 100 or a note of over 500 characters.",
-                "note",
+                Where: "note",
                 "Say it shorter."
             );
         }

@@ -161,7 +161,7 @@ public static class RunFold
         }
         return new(
             tallies.Sum(t => t.Good),
-            tallies.Sum(t => t.Spoiled),
+            Spoiled: tallies.Sum(t => t.Spoiled),
             counted.Count,
             tallies,
             pieces,

@@ -13,9 +13,9 @@ public sealed record Packaging(string Name, double MostTees, double MostGrams, d
     /// <summary>Starting values (assumed).</summary>
     public static IReadOnlyList<Packaging> Default { get; } =
     [
-        new("Mailer", 4, 1000, 25, 0.35m),
-        new("Small box", 18, 6000, 220, 1.10m),
-        new("Large box", 60, 18000, 480, 2.40m),
+        new("Mailer", 4, MostGrams: 1000, 25, 0.35m),
+        new("Small box", 18, MostGrams: 6000, 220, 1.10m),
+        new("Large box", 60, MostGrams: 18000, 480, 2.40m),
     ];
 
     /// <summary>What the owner must put right.</summary>
@@ -27,7 +27,7 @@ public sealed record Packaging(string Name, double MostTees, double MostGrams, d
             yield return new(
                 "name",
                 $"A mailer or box is called by 1 to 60 characters, not {Name.Trim().Length}.",
-                $"{where}.name",
+                Where: $"{where}.name",
                 "Type a short name."
             );
         }
@@ -44,7 +44,7 @@ public sealed record Packaging(string Name, double MostTees, double MostGrams, d
                 yield return new(
                     "range",
                     $"{Name}: {value:0.##} {what} is outside 1 to {most:0}.",
-                    $"{where}.{field}",
+                    Where: $"{where}.{field}",
                     "Type what it holds."
                 );
             }
@@ -54,7 +54,7 @@ public sealed record Packaging(string Name, double MostTees, double MostGrams, d
             yield return new(
                 "range",
                 $"{Name}: its own weight of {OwnGrams:0.##} g is outside 0 to 20,000.",
-                $"{where}.ownGrams",
+                Where: $"{where}.ownGrams",
                 "Weigh one empty."
             );
         }
@@ -63,7 +63,7 @@ public sealed record Packaging(string Name, double MostTees, double MostGrams, d
             yield return new(
                 "range",
                 $"{Name}: a price of {Price:0.00} is outside 0 to 1,000.",
-                $"{where}.price",
+                Where: $"{where}.price",
                 "Type what one costs."
             );
         }

@@ -23,13 +23,18 @@ public sealed record PackingRules(IReadOnlyList<Packaging> Packagings, decimal P
             yield return new(
                 "range",
                 $"{ParcelMinutes:0.##} minutes a parcel is outside 0 to 1,440.",
-                "parcelMinutes",
+                Where: "parcelMinutes",
                 "4 is usual."
             );
         }
         if (Packagings.Count is 0 or > 12)
         {
-            yield return new("packagings", $"{Packagings.Count} mailers and boxes.", "packagings", "Keep 1 to 12.");
+            yield return new(
+                "packagings",
+                $"{Packagings.Count} mailers and boxes.",
+                Where: "packagings",
+                "Keep 1 to 12."
+            );
         }
         foreach (var problem in Packagings.SelectMany((p, i) => p.Problems($"packagings[{i}]")))
         {

@@ -43,7 +43,7 @@ internal static class AskLineRules
             yield return new(
                 "bad-id",
                 $"A line id of {line.Id.Text.Length} characters.",
-                $"{where}.id",
+                Where: $"{where}.id",
                 $"Between 1 and {LongestId}, made by the device."
             );
         }
@@ -56,7 +56,7 @@ internal static class AskLineRules
             yield return new(
                 "unknown-style",
                 $"There is no style \"{line.StyleId}\" on the Shelf.",
-                $"{where}.styleId",
+                Where: $"{where}.styleId",
                 "Choose one that is there, or add it."
             );
         }
@@ -65,7 +65,7 @@ internal static class AskLineRules
             yield return new(
                 "retired-style",
                 $"{style.Name} is no longer offered.",
-                $"{where}.styleId",
+                Where: $"{where}.styleId",
                 "Choose another style."
             );
         }
@@ -74,7 +74,7 @@ internal static class AskLineRules
             yield return new(
                 "unknown-colour",
                 $"{style?.Name ?? "The style"} has no colour \"{line.ColourwayId}\".",
-                $"{where}.colourwayId",
+                Where: $"{where}.colourwayId",
                 style is null
                     ? "Choose a style first."
                     : $"Its colours are {string.Join(", ", style.Colourways.Select(c => c.Name))}."
@@ -92,7 +92,7 @@ internal static class AskLineRules
                 yield return new(
                     "range",
                     $"{size.Pieces} pieces of {size.Size} is outside 1 to {SizeRun.MostPieces}.",
-                    $"{where}.sizes[{i}].pieces",
+                    Where: $"{where}.sizes[{i}].pieces",
                     "Type whole pieces; leave a size out for none."
                 );
             }
@@ -101,7 +101,7 @@ internal static class AskLineRules
                 yield return new(
                     "unknown-size",
                     $"\"{size.Size}\" is not a size of {style.Name}.",
-                    $"{where}.sizes[{i}].size",
+                    Where: $"{where}.sizes[{i}].size",
                     $"Its sizes are {string.Join(", ", style.Sizes.Select(s => s.Name))}."
                 );
             }
@@ -111,7 +111,7 @@ internal static class AskLineRules
             yield return new(
                 "twice",
                 $"The size {twice.Key} stands twice.",
-                $"{where}.sizes",
+                Where: $"{where}.sizes",
                 "Add them up and write it once."
             );
         }
@@ -120,7 +120,7 @@ internal static class AskLineRules
             yield return new(
                 "huge",
                 $"{line.Sizes.Sum(s => (long)s.Pieces)} pieces is more than one line can hold.",
-                $"{where}.sizes",
+                Where: $"{where}.sizes",
                 $"At most {SizeRun.MostPieces} pieces a line."
             );
         }
@@ -140,7 +140,7 @@ internal static class AskLineRules
             yield return new(
                 "placements",
                 $"{line.Placements.Count} placements is more than Hepno takes yet.",
-                $"{where}.placements",
+                Where: $"{where}.placements",
                 $"At most {MostPlacements}."
             );
         }
@@ -151,7 +151,7 @@ internal static class AskLineRules
         var names = line.Names ?? [];
         for (var i = 0; i < names.Count; i++)
         {
-            if (names[i].Problem($"Row {i + 1} of the names", $"{where}.names[{i}]") is { } problem)
+            if (names[i].Problem($"Row {i + 1} of the names", where: $"{where}.names[{i}]") is { } problem)
             {
                 yield return problem;
             }
@@ -161,7 +161,7 @@ internal static class AskLineRules
             yield return new(
                 "huge",
                 $"{names.Count} names is more than one line can hold.",
-                $"{where}.names",
+                Where: $"{where}.names",
                 $"At most {SizeRun.MostPieces} pieces a line."
             );
         }
@@ -174,7 +174,7 @@ internal static class AskLineRules
             yield return new(
                 "range",
                 $"{line.Given} of {line.Pieces} pieces given.",
-                $"{where}.given",
+                Where: $"{where}.given",
                 "Fewer than all of them, or 0."
             );
         }
@@ -187,7 +187,7 @@ internal static class AskLineRules
             yield return new(
                 "later-than-order",
                 $"A line wanted on {own:yyyy-MM-dd} is after the order's {due:yyyy-MM-dd}.",
-                $"{where}.dueDate",
+                Where: $"{where}.dueDate",
                 "The order's day is its last one: move that, or take the line's own day out."
             );
         }
@@ -196,7 +196,7 @@ internal static class AskLineRules
             yield return new(
                 "day-alone",
                 "A line has a day and the order has none.",
-                $"{where}.dueDate",
+                Where: $"{where}.dueDate",
                 "Say the order's day too: its last one."
             );
         }
@@ -205,7 +205,7 @@ internal static class AskLineRules
             yield return new(
                 "past-due",
                 $"{day:yyyy-MM-dd} is past.",
-                $"{where}.dueDate",
+                Where: $"{where}.dueDate",
                 "Type a day that is still to come."
             );
         }
@@ -218,7 +218,7 @@ internal static class AskLineRules
             yield return new(
                 "range",
                 $"A mark of {line.Mark:0.00} a piece is outside 0 to 100,000.",
-                $"{where}.mark",
+                Where: $"{where}.mark",
                 "Type the most they would pay for a piece, or leave it out."
             );
         }

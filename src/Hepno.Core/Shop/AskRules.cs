@@ -44,7 +44,12 @@ public static class AskRules
     {
         if (ask.Lines.Count is 0 or > MostLines)
         {
-            yield return new("lines", $"{ask.Lines.Count} lines.", "lines", $"An order has 1 to {MostLines} lines.");
+            yield return new(
+                "lines",
+                $"{ask.Lines.Count} lines.",
+                Where: "lines",
+                $"An order has 1 to {MostLines} lines."
+            );
         }
     }
 
@@ -55,7 +60,7 @@ public static class AskRules
             .Select(g => new Problem(
                 "twice",
                 $"Two {what}s are called \"{g.Key}\".",
-                "lines",
+                Where: "lines",
                 $"Give each {what} an id of its own."
             ));
 
@@ -66,7 +71,7 @@ public static class AskRules
             yield return new(
                 "unknown-zone",
                 $"There is no zone \"{shipping.Zone}\".",
-                "shipping.zone",
+                Where: "shipping.zone",
                 $"Use one of {string.Join(", ", book.Carrier?.Zones.Select(z => z.Id) ?? [])}."
             );
         }
@@ -79,7 +84,7 @@ public static class AskRules
             yield return new(
                 "past-due",
                 $"{Shown.Moment(due, book.Numbers.Format)} is past.",
-                "dueDate",
+                Where: "dueDate",
                 "Type a day that is still to come."
             );
         }
@@ -88,13 +93,13 @@ public static class AskRules
             yield return new(
                 "far-due",
                 $"{Shown.DayAndYear(far, book.Numbers.Format)} is more than two years away.",
-                "dueDate",
+                Where: "dueDate",
                 "Look at the year again."
             );
         }
         if (ask.DueTime is not null && ask.DueDate is null)
         {
-            yield return new("hour-alone", "An hour stands without a day.", "dueTime", "Say the day too.");
+            yield return new("hour-alone", "An hour stands without a day.", Where: "dueTime", "Say the day too.");
         }
     }
 
@@ -105,7 +110,7 @@ public static class AskRules
             yield return new(
                 "too-long",
                 $"The note has {ask.Note.Length} characters.",
-                "note",
+                Where: "note",
                 $"At most {LongestNote}."
             );
         }

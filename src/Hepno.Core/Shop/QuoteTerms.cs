@@ -22,7 +22,7 @@ public sealed record QuoteTerms(Share DepositShare, int ValidityDays)
             yield return new(
                 "range",
                 $"{ValidityDays} days of validity is outside 1 to 365.",
-                "validityDays",
+                Where: "validityDays",
                 "14 is usual."
             );
         }

@@ -87,10 +87,17 @@ public sealed record ShopBook(
     public double SpoilageFactor { get; init; } = 1;
 
     /// <summary>Where work is done that needs no machine.</summary>
-    public static Press Table { get; } = Press.Bench("table", "the table", new(0, 0, 1, 1, 0, 0, 0), "");
+    public static Press Table { get; } =
+        Press.Bench("table", "the table", new(0, Resale: 0, 1, ProductiveHoursAYear: 1, 0, DutyShare: 0, 0), "");
 
     /// <summary>Where dyed cloth is sewn; its machine is in the notions of a garment.</summary>
-    public static Press SewingTable { get; } = Press.Bench("sewing", "the sewing table", new(0, 0, 1, 1, 0, 0, 0), "");
+    public static Press SewingTable { get; } =
+        Press.Bench(
+            "sewing",
+            "the sewing table",
+            new(0, Resale: 0, 1, ProductiveHoursAYear: 1, 0, DutyShare: 0, 0),
+            ""
+        );
 
     /// <summary>How a line's prints are laid where no layout is settled: about, where many quantities are
     /// compared.</summary>

@@ -19,7 +19,8 @@ public sealed record ShopIdentity(
 )
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
-    public static ShopIdentity Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC");
+    public static ShopIdentity Default { get; } =
+        new("My shop", Address: "", "", FigureFormat.Default, "letter", TimeZone: "UTC");
 
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems()
@@ -29,7 +30,7 @@ public sealed record ShopIdentity(
             yield return new(
                 "unknown-word",
                 $"\"{Paper}\" is not a paper Hepno prints on.",
-                "paper",
+                Where: "paper",
                 "Use letter or a4."
             );
         }
@@ -44,7 +45,7 @@ public sealed record ShopIdentity(
             yield return new(
                 "format",
                 "Amounts cannot be written this way.",
-                "format",
+                Where: "format",
                 "One decimal mark, at most one other mark for thousands, 0 to 3 decimals."
             );
         }
@@ -53,7 +54,7 @@ public sealed record ShopIdentity(
             yield return new(
                 "unknown-word",
                 $"\"{Format.Language}\" is not a language Hepno writes dates in.",
-                "format.language",
+                Where: "format.language",
                 $"Use one of {string.Join(", ", DayNames.All.Keys)}."
             );
         }

@@ -86,7 +86,7 @@ public sealed record KeptPrint(
             yield return new(
                 "empty",
                 Name.Length == 0 ? "The transfer has no name." : $"A name of {Name.Length} letters.",
-                "name",
+                Where: "name",
                 "Say what it is, in at most 100 letters."
             );
         }
@@ -95,20 +95,25 @@ public sealed record KeptPrint(
             yield return new(
                 "range",
                 $"{WidthIn:0.##} × {HeightIn:0.##} in is outside 0 to 40.",
-                "widthIn",
+                Where: "widthIn",
                 "Type its printed size."
             );
         }
         if (ProductId.Length == 0)
         {
-            yield return new("empty", $"{Name} is on no film.", "productId", "Choose the film it is printed on.");
+            yield return new(
+                "empty",
+                $"{Name} is on no film.",
+                Where: "productId",
+                "Choose the film it is printed on."
+            );
         }
         if (Keep is < 0 or > 10_000 || GoodDays is < 1 or > 3650)
         {
             yield return new(
                 "range",
                 $"{Keep} to keep or {GoodDays} days is out of range.",
-                "keep",
+                Where: "keep",
                 "0 to 10,000 transfers, 1 to 3,650 days."
             );
         }
@@ -117,7 +122,7 @@ public sealed record KeptPrint(
             yield return new(
                 "range",
                 $"{Lots.Sum(l => (long)l.Count)} transfers in the drawer cannot be.",
-                "lots",
+                Where: "lots",
                 "Count them again."
             );
         }

@@ -32,14 +32,19 @@ public sealed record VinylRemnant(
     {
         if (VinylId.Length == 0)
         {
-            yield return new("empty", "The piece is of no vinyl.", "vinylId", "Choose the roll it was cut from.");
+            yield return new(
+                "empty",
+                "The piece is of no vinyl.",
+                Where: "vinylId",
+                "Choose the roll it was cut from."
+            );
         }
         if (Colour.Trim().Length is 0 or > 60)
         {
             yield return new(
                 "empty",
                 Colour.Trim().Length == 0 ? "The piece has no colour." : $"A colour of {Colour.Length} letters.",
-                "colour",
+                Where: "colour",
                 "Say its colour in at most 60 letters."
             );
         }
@@ -48,7 +53,7 @@ public sealed record VinylRemnant(
             yield return new(
                 "range",
                 $"A piece of {WidthIn:0.##} × {LengthIn:0.##} in is outside 0 to 64 by 0 to 2,000.",
-                "widthIn",
+                Where: "widthIn",
                 "Type what it measures."
             );
         }

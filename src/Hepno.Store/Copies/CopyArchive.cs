@@ -35,7 +35,7 @@ public static class CopyArchive
         Directory.CreateDirectory(Path.GetDirectoryName(copy)!);
         try
         {
-            var manifest = ShopCopy.Take(folder, copy, "asked", now, (_, _) => false);
+            var manifest = ShopCopy.Take(folder, copy, why: "asked", now, (_, _) => false);
             using (var file = new FileStream(partial, FileMode.Create, FileAccess.ReadWrite))
             {
                 using (var zip = new GZipStream(file, CompressionLevel.Fastest, leaveOpen: true))

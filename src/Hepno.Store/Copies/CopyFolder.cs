@@ -50,7 +50,7 @@ public sealed class CopyFolder(string root)
         {
             var database = Path.Combine(making, ShopCopy.DatabaseName);
             var manifest = ShopCopy.Take(folder, database, why, now, Holds);
-            Bytes.Pack(database, Path.Combine(making, Packed));
+            Bytes.Pack(database, target: Path.Combine(making, Packed));
             File.Delete(database);
             foreach (var file in manifest.Files)
             {

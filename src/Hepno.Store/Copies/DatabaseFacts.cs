@@ -68,7 +68,14 @@ public sealed record DatabaseFacts(
             StringComparer.Ordinal
         );
         var last = connection.Query("SELECT max(at) AS at FROM history", r => r.UtcOrNull("at")).FirstOrDefault();
-        return new(version, ChangeStore.Last(connection), (int)rows["orders"], (int)rows["customer"], last, rows);
+        return new(
+            version,
+            ChangeStore.Last(connection),
+            (int)rows["orders"],
+            Customers: (int)rows["customer"],
+            last,
+            rows
+        );
     }
 
     private static List<string> Tables(SqliteConnection connection) =>

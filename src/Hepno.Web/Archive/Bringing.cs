@@ -38,7 +38,7 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
 
     /// <summary>A part of it by its name.</summary>
     public ZipArchiveEntry Part(string name) =>
-        Zip.GetEntry(name) ?? throw Refused("lost", $"{name} is not in the archive.", name);
+        Zip.GetEntry(name) ?? throw Refused("lost", $"{name} is not in the archive.", where: name);
 
     /// <summary>The things of one of its JSON arrays, one by one.</summary>
     public IEnumerable<T> Each<T>(string kind, Document<T> document)
@@ -51,7 +51,7 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
         for (var place = 0; Readable(kind, "", all.MoveNext); place++)
         {
             yield return all.Current.ValueKind == JsonValueKind.Null
-                ? throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", kind)
+                ? throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", where: kind)
                 : Readable(kind, $"[{place}]", () => document.Read(all.Current.GetRawText()));
         }
     }
@@ -72,7 +72,7 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
                 400,
                 "unfit",
                 $"The archive's {aggregate.Kind} {place + 1} holds a value that cannot be kept.",
-                "Bring the file as it was exported.",
+                remedy: "Bring the file as it was exported.",
                 $"{aggregate.Kind} {place + 1}"
             );
         }

@@ -160,7 +160,7 @@ internal static class ShopArchive
         }
         catch (InvalidDataException)
         {
-            throw Bringing.Refused("not-an-archive", "This is no archive of a shop, or it is damaged.", "");
+            throw Bringing.Refused("not-an-archive", "This is no archive of a shop, or it is damaged.", where: "");
         }
     }
 
@@ -173,7 +173,7 @@ internal static class ShopArchive
                 409,
                 "not-empty",
                 "This shop already has orders, customers or styles.",
-                "Bring an archive into a new, empty shop. The guide says how one is begun."
+                remedy: "Bring an archive into a new, empty shop. The guide says how one is begun."
             );
         }
         Whole(into);
@@ -182,7 +182,13 @@ internal static class ShopArchive
         Aggregates.Numbers.Put(c, head.Numbers, Aggregates.Numbers.Get(c, "1")?.Version ?? 0, into.Deed);
         Files(into);
         var brought = Kinds.ToDictionary(k => k.Name, k => head.Format < k.Since ? 0 : k.Bring(into));
-        return new(brought["customers"], brought["styles"], brought["orders"], brought["quotes"], brought["events"]);
+        return new(
+            brought["customers"],
+            Styles: brought["styles"],
+            brought["orders"],
+            Quotes: brought["quotes"],
+            brought["events"]
+        );
     }
 
     // who changes an archive by hand takes the sums out; as it was exported not one bit of it may be another
@@ -201,7 +207,7 @@ internal static class ShopArchive
             throw Bringing.Refused(
                 "unknown",
                 $"The archive holds {other.FullName}, which no archive of a shop holds.",
-                other.FullName
+                where: other.FullName
             );
         }
         if (into.Zip.GetEntry(Sums) is not { } list)
@@ -221,12 +227,12 @@ internal static class ShopArchive
             using var from = part.Open();
             if (!sums.Remove(part.FullName, out var sum) || sum != Convert.ToHexStringLower(SHA256.HashData(from)))
             {
-                throw Bringing.Refused("damaged", $"{part.FullName} in the archive is damaged.", part.FullName);
+                throw Bringing.Refused("damaged", $"{part.FullName} in the archive is damaged.", where: part.FullName);
             }
         }
         if (sums.Count > 0)
         {
-            throw Bringing.Refused("lost", $"{sums.Keys.First()} is not in the archive.", sums.Keys.First());
+            throw Bringing.Refused("lost", $"{sums.Keys.First()} is not in the archive.", where: sums.Keys.First());
         }
     }
 
@@ -244,7 +250,7 @@ internal static class ShopArchive
                     400,
                     "format",
                     $"This archive is of format {format}; this program knows {Known}.",
-                    format > Known
+                    remedy: format > Known
                         ? "Install the newer program."
                         : "Open that shop's data folder with this program, and export it again.",
                     "format"
@@ -272,7 +278,11 @@ internal static class ShopArchive
             }
             if (part.FullName != $"files/{hash}")
             {
-                throw Bringing.Refused("damaged", $"The file {part.Name} in the archive is damaged.", part.FullName);
+                throw Bringing.Refused(
+                    "damaged",
+                    $"The file {part.Name} in the archive is damaged.",
+                    where: part.FullName
+                );
             }
             into.Files.Add(hash);
         }
@@ -281,7 +291,15 @@ internal static class ShopArchive
     private static IEnumerable<Problem> Noted(bool isNew) =>
         isNew
             ? []
-            : [new Problem("twice", "It stands twice in the archive.", "id", "Bring the file as it was exported.")];
+            :
+            [
+                new Problem(
+                    "twice",
+                    "It stands twice in the archive.",
+                    Where: "id",
+                    "Bring the file as it was exported."
+                ),
+            ];
 
     private static IEnumerable<Problem> Lost(Bringing into, IEnumerable<string> hashes, string what) =>
         hashes
@@ -289,7 +307,7 @@ internal static class ShopArchive
             .Select(_ => new Problem(
                 "lost",
                 $"{what} is not in the archive.",
-                "files",
+                Where: "files",
                 "Bring the file as it was exported."
             ));
 
@@ -306,7 +324,12 @@ internal static class ShopArchive
     {
         if (!into.Numbers.Add(o.Number))
         {
-            yield return new("twice", $"T-{o.Number} stands twice.", "number", "Give each order a number of its own.");
+            yield return new(
+                "twice",
+                $"T-{o.Number} stands twice.",
+                Where: "number",
+                "Give each order a number of its own."
+            );
         }
         if (
             (o.Ask.CustomerId is { } who && !into.Customers.Contains(who))
@@ -316,7 +339,7 @@ internal static class ShopArchive
             yield return new(
                 "lost",
                 $"{o.Code} names a customer or style that is not in the archive.",
-                "ask",
+                Where: "ask",
                 "Bring the file as it was exported."
             );
         }
@@ -325,7 +348,7 @@ internal static class ShopArchive
             yield return new(
                 "lost",
                 $"The file {file.Name} of {o.Code} is not in the archive.",
-                "facts.attached",
+                Where: "facts.attached",
                 "Bring the file as it was exported."
             );
         }
@@ -342,7 +365,7 @@ internal static class ShopArchive
             throw Bringing.Refused(
                 "lost",
                 $"The quote {q.Id} is of an order that is not in the archive.",
-                $"quotes[{place}].orderId"
+                where: $"quotes[{place}].orderId"
             );
         }
         FrozenQuote frozen;
@@ -355,7 +378,7 @@ internal static class ShopArchive
             throw Bringing.Refused(
                 "unreadable",
                 $"The quote {q.Id} cannot be read: {unreadable.Path ?? "its figures"} is missing or another kind.",
-                $"quotes[{place}]"
+                where: $"quotes[{place}]"
             );
         }
         using var page = into.Part($"quotes/{q.Id}.pdf").Open();
@@ -376,7 +399,7 @@ internal static class ShopArchive
             throw Bringing.Refused(
                 "lost",
                 "A verdict is of an order that is not in the archive.",
-                $"events[{place}].orderId"
+                where: $"events[{place}].orderId"
             );
         }
         RunStore.Add(into.Connection, e.OrderId, e.Event, e.ReceivedAt);

@@ -37,7 +37,7 @@ internal sealed class LayoutSearches
                 429,
                 "busy",
                 $"{MostAtOnce} layouts are being searched already.",
-                "Stop one, or wait for it."
+                remedy: "Stop one, or wait for it."
             );
         }
         foreach (var old in searches.Values.Where(s => s.IsDone).OrderByDescending(s => s.Began).Skip(MostKept))

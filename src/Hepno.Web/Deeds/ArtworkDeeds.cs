@@ -62,7 +62,7 @@ internal static class ArtworkDeeds
                     400,
                     "nothing-painted",
                     "Nothing in the picture is painted: it is all clear.",
-                    "Send the picture with the print in it.",
+                    remedy: "Send the picture with the print in it.",
                     "file"
                 );
             report = report with { MirroredText = facts.Kind == "svg" && SvgLettering.RunsBackwards(file) };
@@ -83,7 +83,7 @@ internal static class ArtworkDeeds
                 409,
                 "stopped",
                 "Measuring was stopped; the picture was not taken in.",
-                "Send it again when it is wanted.",
+                remedy: "Send it again when it is wanted.",
                 "file"
             );
         }
@@ -113,7 +113,7 @@ internal static class ArtworkDeeds
             return null;
         }
         report = report with { Code = CodeReader.Find(raster) };
-        return halved ? report.Doubled(whole.Width, whole.Height) : report;
+        return halved ? report.Doubled(whole.Width, heightPx: whole.Height) : report;
     }
 
     /// <summary>Keeps an artwork; asks that are not quoted yet and use it are described by it anew.</summary>
@@ -176,7 +176,7 @@ internal static class ArtworkDeeds
                 409,
                 "no-ground",
                 $"{design.Name} has no flat ground to knock out.",
-                "Ask for the picture with a clear ground."
+                remedy: "Ask for the picture with a clear ground."
             );
         }
         var cut = await Task.Run(() =>

@@ -37,13 +37,13 @@ internal static class AttachmentDeeds
                     new Problem(
                         "name",
                         bare.Length == 0 ? "The file has no name." : $"A name of {bare.Length} characters.",
-                        "name",
+                        Where: "name",
                         $"Between 1 and {LongestName} letters."
                     ),
                 ]
                 : Array.Empty<Problem>(),
             .. bytes.Length == 0
-                ? [new Problem("empty", $"{bare} is empty.", "file", "Choose it again: nothing was in it.")]
+                ? [new Problem("empty", $"{bare} is empty.", Where: "file", "Choose it again: nothing was in it.")]
                 : Array.Empty<Problem>(),
             .. attachmentId.Length is 0 or > 64
                 ?
@@ -51,7 +51,7 @@ internal static class AttachmentDeeds
                     new Problem(
                         "bad-id",
                         $"An id of {attachmentId.Length} characters.",
-                        "attachmentId",
+                        Where: "attachmentId",
                         "Between 1 and 64, made by the device."
                     ),
                 ]
@@ -62,13 +62,19 @@ internal static class AttachmentDeeds
                     new Problem(
                         "many",
                         $"{MostAttachments} files hang on {c.Order.Code} already.",
-                        "file",
+                        Where: "file",
                         "Take one off first."
                     ),
                 ]
                 : Array.Empty<Problem>(),
         ]);
-        var kept = new Attachment(attachmentId, bare, KeptFiles.Keep(shop.Db.Folder, bytes), bytes.Length, deed.At);
+        var kept = new Attachment(
+            attachmentId,
+            bare,
+            Hash: KeptFiles.Keep(shop.Db.Folder, bytes),
+            bytes.Length,
+            deed.At
+        );
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {

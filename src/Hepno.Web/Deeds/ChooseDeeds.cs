@@ -39,7 +39,7 @@ internal static class ChooseDeeds
                 409,
                 "incomplete",
                 "There is no press on the Floor.",
-                "Add a press on the Floor."
+                remedy: "Add a press on the Floor."
             );
         }
         var answer = method.Answer(line.InHand!, book);
@@ -50,7 +50,7 @@ internal static class ChooseDeeds
                 409,
                 "method-unfit",
                 $"{method.Name}: {reason.Sentence}.",
-                $"Would work: {reason.WouldWork}.",
+                remedy: $"Would work: {reason.WouldWork}.",
                 "methodId"
             );
         }
@@ -60,7 +60,7 @@ internal static class ChooseDeeds
                 400,
                 "too-long",
                 $"A reason of {why.Length} characters.",
-                $"At most {MostWhy}.",
+                remedy: $"At most {MostWhy}.",
                 "why"
             );
         }
@@ -105,7 +105,12 @@ internal static class ChooseDeeds
         OrderDeeds.Before(c, line, "take a price");
         if (line.Decision is null)
         {
-            throw new RefusedException(409, "no-method", "No method is chosen yet.", "Choose one under Compare.");
+            throw new RefusedException(
+                409,
+                "no-method",
+                "No method is chosen yet.",
+                remedy: "Choose one under Compare."
+            );
         }
         ChosenWays.InRange(each, OpenShop.Numbers(connection).Format, "each");
         return OrderDeeds.Put(connection, c, seen, deed, f =>
@@ -149,7 +154,7 @@ internal static class ChooseDeeds
                 409,
                 "no-break",
                 $"{pieces} pieces are no price break of {line.What} now.",
-                "Look at the comparison again.",
+                remedy: "Look at the comparison again.",
                 "pieces"
             );
         }
@@ -196,7 +201,7 @@ internal static class ChooseDeeds
                 409,
                 "method-unfit",
                 $"{method.Name}: {cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.",
-                "Offer one that can do it.",
+                remedy: "Offer one that can do it.",
                 "methodId"
             );
         }
@@ -210,7 +215,7 @@ internal static class ChooseDeeds
                 409,
                 "many",
                 $"{MostOffered} other ways are offered already.",
-                "Take one back first.",
+                remedy: "Take one back first.",
                 "methodId"
             );
         }

@@ -39,7 +39,7 @@ internal static class ChosenWays
                     400,
                     "twice",
                     $"Line \"{lineId}\" is to be made by two ways.",
-                    "Say one way a line.",
+                    remedy: "Say one way a line.",
                     $"ways[{i}].lineId"
                 );
             }
@@ -59,7 +59,7 @@ internal static class ChosenWays
                 400,
                 "range",
                 $"A price of {Shown.Money(each.Value, f)} is outside 0.01 to 100,000.",
-                "Type what a piece is sold at, before tax.",
+                remedy: "Type what a piece is sold at, before tax.",
                 field
             );
         }

@@ -90,7 +90,7 @@ internal static class CsvColumns
             "materials" => (Vinyls[1..], ["id"]),
             "prices" => (CsvPrices.FilmColumns[1..], ["id"]),
             "screens" => (CsvPrices.ScreenColumns[1..], ["id"]),
-            _ => throw RefusedException.NoSuch("table", kind),
+            _ => throw RefusedException.NoSuch("table", id: kind),
         };
 
     /// <summary>Which of the file's columns stands for each of a kind's: as said, else the same name, else a word

@@ -97,7 +97,7 @@ internal static class CsvPrices
                 .ToList();
             return new TransferPriceList(
                 head.Text("id"),
-                head.Text("supplier"),
+                Supplier: head.Text("supplier"),
                 head.Text("product"),
                 sizes,
                 head.Money("freight"),
@@ -128,11 +128,11 @@ internal static class CsvPrices
                 ?? head.Wrong<ScreenFormula>(
                     "formula",
                     head.Text("formula"),
-                    string.Join(", ", Enum.GetValues<ScreenFormula>().Select(Formula))
+                    like: string.Join(", ", Enum.GetValues<ScreenFormula>().Select(Formula))
                 );
             return new ScreenTransferList(
                 head.Text("id"),
-                head.Text("supplier"),
+                Supplier: head.Text("supplier"),
                 head.Text("product"),
                 formula,
                 sheets,

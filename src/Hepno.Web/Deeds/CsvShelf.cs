@@ -72,7 +72,7 @@ internal static class CsvShelf
                 CsvPrices.ScreenColumns,
                 Aggregates.Screens.All(c).SelectMany(v => CsvPrices.Rows(v.Value))
             ),
-            _ => throw RefusedException.NoSuch("table", kind),
+            _ => throw RefusedException.NoSuch("table", id: kind),
         };
 
     /// <summary>Brings a table in: every row, or none when one cannot be kept.</summary>
@@ -151,7 +151,7 @@ internal static class CsvShelf
                     ThingPrices.Prices,
                     deed
                 ),
-                _ => throw RefusedException.NoSuch("table", kind),
+                _ => throw RefusedException.NoSuch("table", id: kind),
             };
         }
         catch (NotATableException not)
@@ -160,7 +160,7 @@ internal static class CsvShelf
                 400,
                 "not-a-table",
                 not.Message,
-                "Say which column stands for which, or take the table out first and keep its head: "
+                remedy: "Say which column stands for which, or take the table out first and keep its head: "
                     + $"{string.Join(", ", CsvColumns.For(kind).Needed)}."
             );
         }
@@ -251,7 +251,7 @@ internal static class CsvShelf
                 thing,
                 what,
                 before.Where(b => b.What == what).Select(b => (decimal?)b.Price).FirstOrDefault(),
-                now.Where(n => n.What == what).Select(n => (decimal?)n.Price).FirstOrDefault()
+                Now: now.Where(n => n.What == what).Select(n => (decimal?)n.Price).FirstOrDefault()
             ))
             .Where(p => p.Before != p.Now);
 
@@ -311,7 +311,7 @@ internal static class CsvShelf
             };
 
     private static Customer Customer(CsvCells r) =>
-        new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
+        new(r.Text("id"), r.Text("name"), Contact: r.Text("contact"), r.Text("address"));
 
     private static IEnumerable<Problem> Named(Customer x) =>
         x.Name.Length is 0 or > 200
@@ -320,7 +320,7 @@ internal static class CsvShelf
                 new(
                     "empty",
                     x.Name.Length == 0 ? "The customer has no name." : $"A name of {x.Name.Length} characters.",
-                    "name",
+                    Where: "name",
                     "Type a name of at most 200 characters."
                 ),
             ]
@@ -329,7 +329,7 @@ internal static class CsvShelf
     private static VinylFilm Vinyl(CsvCells r) =>
         new(
             r.Text("id"),
-            r.Text("supplier"),
+            Supplier: r.Text("supplier"),
             r.Text("product"),
             r.Real("width_in"),
             r.Money("price_foot"),

@@ -56,7 +56,7 @@ internal static class CsvStyles
                 && double.TryParse(x.Parts[0], CultureInfo.InvariantCulture, out var percent)
                 && Enum.TryParse<Fibre>(x.Parts[1], true, out var fibre)
                     ? new FabricShare(fibre, percent)
-                    : r.Wrong<FabricShare>("fabric", x.x, "55 cotton; 45 polyester")
+                    : r.Wrong<FabricShare>("fabric", x.x, like: "55 cotton; 45 polyester")
             )
             .OfType<FabricShare>()
             .ToList();
@@ -67,11 +67,11 @@ internal static class CsvStyles
                 return parts.Length >= 3 && Enum.TryParse<ColourClass>(parts[^1], true, out var shade)
                     ? new Colourway(
                         string.Join('-', parts[..^2]).ToLowerInvariant(),
-                        string.Join(' ', parts[..^2]),
+                        Name: string.Join(' ', parts[..^2]),
                         parts[^2].ToLowerInvariant(),
                         shade
                     )
-                    : r.Wrong<Colourway>("colours", x, "Navy #2b3b5e dark");
+                    : r.Wrong<Colourway>("colours", x, like: "Navy #2b3b5e dark");
             })
             .OfType<Colourway>()
             .ToList();
@@ -85,20 +85,20 @@ internal static class CsvStyles
                 }
                 return decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var more)
                     ? new StyleSize(parts[0], CsvCells.Plain(more))
-                    : r.Wrong<StyleSize>("sizes", x, "S; M; 2XL +1.80");
+                    : r.Wrong<StyleSize>("sizes", x, like: "S; M; 2XL +1.80");
             })
             .OfType<StyleSize>()
             .ToList();
         return new(
             r.Text("id"),
             r.Text("name"),
-            r.Text("supplier"),
+            Supplier: r.Text("supplier"),
             Worded<GarmentKind>(r, "garment"),
             fabric,
             r.Real("weight_gsm"),
-            r.Real("heat_ceiling_f"),
+            HeatCeilingF: r.Real("heat_ceiling_f"),
             r.Money("price"),
-            r.Money("freight"),
+            FreightPerOrder: r.Money("freight"),
             (int)r.Real("days"),
             colours,
             sizes,
@@ -178,8 +178,12 @@ internal static class CsvStyles
                     )
                     && decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var price)
                     && (byValue || from == decimal.Truncate(from))
-                    ? new PriceTier(byValue ? 0 : (int)from, byValue ? CsvCells.Plain(from) : 0, CsvCells.Plain(price))
-                    : r.Wrong<PriceTier>("tiers", x, "24: 3.10; over 250: 2.95");
+                    ? new PriceTier(
+                        byValue ? 0 : (int)from,
+                        byValue ? CsvCells.Plain(from) : 0,
+                        Price: CsvCells.Plain(price)
+                    )
+                    : r.Wrong<PriceTier>("tiers", x, like: "24: 3.10; over 250: 2.95");
             })
             .OfType<PriceTier>()
             .ToList();
@@ -195,7 +199,7 @@ internal static class CsvStyles
         }
         else
         {
-            cutOff = r.Wrong<LocalTime>("cut_off", hour, "14:00");
+            cutOff = r.Wrong<LocalTime>("cut_off", hour, like: "14:00");
         }
 
         LocalDate? until;
@@ -209,7 +213,7 @@ internal static class CsvStyles
         }
         else
         {
-            until = r.Wrong<LocalDate>("code_until", day, "2026-12-31");
+            until = r.Wrong<LocalDate>("code_until", day, like: "2026-12-31");
         }
 
         return new(
@@ -234,7 +238,7 @@ internal static class CsvStyles
             && Enum.TryParse<T>(bare, true, out var value)
             && Enum.IsDefined(value)
             ? value
-            : r.Wrong<T>(column, word, string.Join(", ", Enum.GetValues<T>().Select(Word)));
+            : r.Wrong<T>(column, word, like: string.Join(", ", Enum.GetValues<T>().Select(Word)));
     }
 
     private static string Word<T>(T value)

@@ -28,8 +28,8 @@ internal static class FilmTogether
     )
     {
         var book = shop.Book(connection);
-        var l = LineLayouts.Film(connection, shop, id, lineId, null, null);
-        var other = LineLayouts.Film(connection, shop, otherId, otherLineId, l.Film.Id, l.On.Key);
+        var l = LineLayouts.Film(connection, shop, id, lineId, null, on: null);
+        var other = LineLayouts.Film(connection, shop, otherId, otherLineId, l.Film.Id, on: l.On.Key);
         foreach (var x in new[] { l, other })
         {
             if (
@@ -43,7 +43,7 @@ internal static class FilmTogether
                     "not-together",
                     $"The film of {x.Case.Order.Code} cannot be bought with another's "
                         + $"now{(FilmOffers.Waits(x.Case.Order, x.Line.Asked) is { Length: > 0 } why ? $": it waits for {why}" : "")}.",
-                    "Buy them apart, or finish that first."
+                    remedy: "Buy them apart, or finish that first."
                 );
             }
         }
@@ -52,7 +52,7 @@ internal static class FilmTogether
                 409,
                 "many",
                 "Both together are more than one layout holds.",
-                "Buy them apart."
+                remedy: "Buy them apart."
             );
         deed = deed with { Undoable = false };
         var version = OrderDeeds.Put(connection, l.Case, seen, deed, f => Settled(f, l, joined, book));
@@ -80,7 +80,7 @@ internal static class FilmTogether
     public static long Part(SqliteConnection connection, OpenShop shop, OrderId id, LineId lineId, long seen, Deed deed)
     {
         var book = shop.Book(connection);
-        var l = LineLayouts.Film(connection, shop, id, lineId, null, null);
+        var l = LineLayouts.Film(connection, shop, id, lineId, null, on: null);
         var others = l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().ToList();
         if (others.Count == 0 || !BoughtFilm.IsOpen(l.Case, l.Line.Asked))
         {
@@ -90,7 +90,7 @@ internal static class FilmTogether
                 others.Count == 0
                     ? $"The film of {l.Case.Order.Code} is bought by itself."
                     : $"The film of {l.Case.Order.Code} is here already.",
-                "Look at the layout again."
+                remedy: "Look at the layout again."
             );
         }
         deed = deed with { Undoable = false };
@@ -142,7 +142,7 @@ internal static class FilmTogether
             l.On,
             l.Prints,
             GangNest.OnePass,
-            1,
+            seed: 1,
             null,
             [.. l.Layout.Designs.Where(d => d.For.Length == 0).Select(d => d with { Cover = 1 })]
         );

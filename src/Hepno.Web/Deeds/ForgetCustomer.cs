@@ -27,7 +27,7 @@ internal static class ForgetCustomer
                 409,
                 "in-use",
                 $"{customer.Value.Name} still has {string.Join(", ", open)} on the line.",
-                "Close those orders first."
+                remedy: "Close those orders first."
             );
         }
         var final = deed with { Undoable = false };
@@ -47,7 +47,7 @@ internal static class ForgetCustomer
                 shop.ReadAgain(quote.Id);
             }
         }
-        var version = Aggregates.Customers.Put(connection, new Customer(id, Nobody, ""), seen, final);
+        var version = Aggregates.Customers.Put(connection, new Customer(id, Nobody, Contact: ""), seen, final);
         UndoStore.Forget(connection, Aggregates.Customers.Kind, id.Text);
         return version;
     }

@@ -36,7 +36,7 @@ internal static class HandOverDeeds
                     400,
                     "unknown-size",
                     $"\"{one.Size}\" is not in this order.",
-                    $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.",
+                    remedy: $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.",
                     $"sizes[{i}].size"
                 );
             }
@@ -49,7 +49,7 @@ internal static class HandOverDeeds
                     400,
                     "range",
                     $"{one.Pieces} of {one.Size} is outside 0 to {good}.",
-                    "Count the good pieces that are here; a spare stays outside the box.",
+                    remedy: "Count the good pieces that are here; a spare stays outside the box.",
                     $"sizes[{i}].pieces"
                 );
             }
@@ -80,7 +80,7 @@ internal static class HandOverDeeds
                 409,
                 "uncounted",
                 $"Nothing of {c.Order.Code} is counted into a box.",
-                "Count what goes out first."
+                remedy: "Count what goes out first."
             );
         }
         if (counted.Sum(x => x.Pieces) + c.Order.Facts.Delivered() >= c.Order.Ask.Pieces)
@@ -89,7 +89,7 @@ internal static class HandOverDeeds
                 409,
                 "whole",
                 "Everything that is left is in the box.",
-                "Hand it over: that is the whole order."
+                remedy: "Hand it over: that is the whole order."
             );
         }
         var name = OrderDeeds.Named(to, "to", "Who took it");
@@ -121,7 +121,7 @@ internal static class HandOverDeeds
                 409,
                 "uncounted",
                 $"{counted} of {wanted} pieces are counted.",
-                "Count the rest into the box first."
+                remedy: "Count the rest into the box first."
             );
         }
         var name = OrderDeeds.Named(to, "to", "Who took it");

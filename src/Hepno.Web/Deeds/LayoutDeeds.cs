@@ -41,7 +41,7 @@ internal static class LayoutDeeds
                 l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id) is { } joined
                     ? $"The film of {l.Case.Order.Code} is bought on the layout of {joined.WithCode}."
                     : $"The film of {l.Case.Order.Code} is here, or it is made otherwise: its layout stands.",
-                "Look at where the order stands."
+                remedy: "Look at where the order stands."
             );
         }
         RefusedException.IfAny(LineLayouts.Faults(l, layout));
@@ -119,7 +119,7 @@ internal static class LayoutDeeds
                 409,
                 "not-there",
                 $"The quote of {l.Case.Order.Code} is sent: its film is bought as it is laid.",
-                "Lay it otherwise instead."
+                remedy: "Lay it otherwise instead."
             )
             : OrderDeeds.Put(connection, l.Case, seen, deed, f =>
                 f with
@@ -152,21 +152,21 @@ internal static class LayoutDeeds
                 c.Standing.Station >= Station.Gather
                     ? $"The quote of {c.Order.Code} is sent: what is bought stands."
                     : $"{c.Order.Code} is not complete yet.",
-                c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first."
+                remedy: c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first."
             );
         }
         var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId)
             ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
         var on = LaidOn.Find(LineLayouts.MethodOf(line), inHand, book);
         var print = LaidPrint.All(on.Part, on.Spares, kept.ProductId).FirstOrDefault(p => p.Key == key)
-            ?? throw RefusedException.NoSuch("print", key);
+            ?? throw RefusedException.NoSuch("print", id: key);
         if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
         {
             throw new RefusedException(
                 409,
                 "another-print",
                 $"{kept.Name} is another print than this.",
-                "Only the same artwork in the same size can be used.",
+                remedy: "Only the same artwork in the same size can be used.",
                 "keptId"
             );
         }
@@ -181,7 +181,7 @@ internal static class LayoutDeeds
                     new Problem(
                         "range",
                         $"{count} of {kept.Name} is outside 0 to {Math.Max(0, most)}: so many are needed and free.",
-                        "count",
+                        Where: "count",
                         "Use fewer, or print new ones."
                     ),
                 ]
@@ -218,7 +218,9 @@ internal static class LayoutDeeds
                 c.Standing.Station >= Station.Gather
                     ? $"The quote of {c.Order.Code} is sent: what is bought stands."
                     : $"{c.Order.Code} is not cut from vinyl.",
-                c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Choose vinyl under Compare first."
+                remedy: c.Standing.Station >= Station.Gather
+                    ? "Withdraw the quote first."
+                    : "Choose vinyl under Compare first."
             );
         }
         var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)
@@ -230,7 +232,7 @@ internal static class LayoutDeeds
                     new Problem(
                         "range",
                         $"Colour {layer + 1} of {print.Colours} is not there.",
-                        "layer",
+                        Where: "layer",
                         $"A colour from 0 to {print.Colours - 1}."
                     ),
                 ]
@@ -240,7 +242,7 @@ internal static class LayoutDeeds
                     new Problem(
                         "by-size",
                         "It is cut in several sizes: a piece would be for one of them.",
-                        "placementId",
+                        Where: "placementId",
                         "Cut it from the roll."
                     ),
                 ]
@@ -254,7 +256,7 @@ internal static class LayoutDeeds
                         409,
                         "not-free",
                         "That piece is gone, or another order uses it.",
-                        "Choose another.",
+                        remedy: "Choose another.",
                         "remnantId"
                     );
         return OrderDeeds.Put(connection, c, seen, deed, f =>
@@ -288,7 +290,7 @@ internal static class LayoutDeeds
                     new Problem(
                         "many",
                         $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.",
-                        "copies",
+                        Where: "copies",
                         "Lay large numbers as several layouts."
                     ),
                 ]
@@ -298,7 +300,7 @@ internal static class LayoutDeeds
                     new Problem(
                         "range",
                         "A copy lies at no place or sheet there is.",
-                        "copies",
+                        Where: "copies",
                         "Send x, y and the sheet in inches and numbers."
                     ),
                 ]
@@ -318,7 +320,7 @@ internal static class LayoutDeeds
         return new(
             l.Line.Asked.Id,
             l.Film.Id,
-            l.On.Key,
+            On: l.On.Key,
             [.. designs.Select(d => l.By(d, byOutline))],
             copies,
             seed,

@@ -29,7 +29,7 @@ internal static class OrderDeeds
                 409,
                 "not-there",
                 $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.",
-                c.Standing.Missing.Count > 0
+                remedy: c.Standing.Missing.Count > 0
                     ? $"It still waits for: {c.Standing.Missing[0].Text.TrimEnd('.')}."
                     : "Look at where it stands."
             );
@@ -45,7 +45,7 @@ internal static class OrderDeeds
                 409,
                 "not-there",
                 $"The quote of {c.Order.Code} is sent: it cannot {what} now.",
-                "Withdraw the quote first."
+                remedy: "Withdraw the quote first."
             );
         }
         if (line.InHand is null)
@@ -54,7 +54,7 @@ internal static class OrderDeeds
                 409,
                 "not-there",
                 $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text.TrimEnd('.')}.",
-                "Finish the ask first."
+                remedy: "Finish the ask first."
             );
         }
     }
@@ -64,12 +64,12 @@ internal static class OrderDeeds
         var name = value.Trim();
         return name.Length switch
         {
-            0 => throw new RefusedException(400, "empty", $"{what} is not said.", "Type it.", field),
+            0 => throw new RefusedException(400, "empty", $"{what} is not said.", remedy: "Type it.", field),
             > LongestName => throw new RefusedException(
                 400,
                 "too-long",
                 $"{what} has {name.Length} characters.",
-                $"At most {LongestName}.",
+                remedy: $"At most {LongestName}.",
                 field
             ),
             _ => name,

@@ -27,7 +27,7 @@ internal static class OrderEnding
                 409,
                 "film-together",
                 $"The film of {c.Order.Code} is bought together with {other} and is not here yet.",
-                "Part them under Lay out first."
+                remedy: "Part them under Lay out first."
             );
         }
         return OrderDeeds.Put(connection, c, seen, deed, f =>
@@ -48,7 +48,7 @@ internal static class OrderEnding
                 409,
                 "not-ended",
                 $"{c.Order.Code} was not declined, lost or cancelled.",
-                c.Order.Facts.End.ClosedAt is null ? "It stands on the line." : "It was handed over and closed."
+                remedy: c.Order.Facts.End.ClosedAt is null ? "It stands on the line." : "It was handed over and closed."
             );
         }
         var kept = DrawerStore.All(connection);
@@ -67,7 +67,7 @@ internal static class OrderEnding
                     "drawer-taken",
                     $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, "
                         + $"{Math.Max(0, left)} are left.",
-                    "Begin it again from the customer's card: the same again."
+                    remedy: "Begin it again from the customer's card: the same again."
                 );
             }
         }

@@ -37,7 +37,7 @@ internal static class PressDeeds
                 409,
                 "not-there",
                 $"{c.Order.Code} is already being pressed.",
-                "What was gathered stays as it was."
+                remedy: "What was gathered stays as it was."
             );
         }
         var book = shop.Book(connection);
@@ -56,7 +56,7 @@ internal static class PressDeeds
                 $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at "
                     + $"{Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on "
                     + $"{tested.Line.Style.Name} is noted.",
-                "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only "
+                remedy: "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only "
                     + "warned of, under Numbers."
             );
         }
@@ -96,7 +96,7 @@ internal static class PressDeeds
                 c.Order.Facts.Pressing.StartedAt is not null
                     ? $"{c.Order.Code} is being pressed: it stays where it is."
                     : $"{c.Order.Code} is not on the press day.",
-                "Only planned work can be moved."
+                remedy: "Only planned work can be moved."
             );
         }
         var rest = c.Order.Facts.Pressing.Moves.Where(m => m.LineId != line.Asked.Id).ToList();
@@ -117,7 +117,7 @@ internal static class PressDeeds
                 409,
                 "press",
                 $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.",
-                "Leave it to the plan.",
+                remedy: "Leave it to the plan.",
                 "pressId"
             );
         }
@@ -127,7 +127,7 @@ internal static class PressDeeds
                 409,
                 "press",
                 $"{press.Name} does not take {GarmentNouns.For(line.Style.Kind, 2)}.",
-                "Choose a press that does.",
+                remedy: "Choose a press that does.",
                 "pressId"
             );
         }
@@ -161,7 +161,7 @@ internal static class PressDeeds
                 "cure-held",
                 $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed "
                     + "and holding.",
-                "Press and pull the patches before and after them, and note it on the Floor."
+                remedy: "Press and pull the patches before and after them, and note it on the Floor."
             );
         }
         // which press it is goes with the pieces: should it be found wrong, they are listed

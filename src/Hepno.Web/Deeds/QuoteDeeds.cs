@@ -50,7 +50,7 @@ internal static class QuoteDeeds
                 c.Quote is not null
                     ? $"The quote of {c.Order.Code} is already sent."
                     : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.",
-                c.Quote is not null ? "Withdraw it to send another." : "Finish that first."
+                remedy: c.Quote is not null ? "Withdraw it to send another." : "Finish that first."
             );
         }
         var frozen = shop.Quoted(c, book, connection);
@@ -64,7 +64,7 @@ internal static class QuoteDeeds
                 409,
                 "not-laid-out",
                 $"{c.Order.Code} is not laid out as its prints are now.",
-                "Lay it out again: the quote rests on what is bought."
+                remedy: "Lay it out again: the quote rests on what is bought."
             );
         }
         var version = OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f => f);
@@ -92,7 +92,7 @@ internal static class QuoteDeeds
                 409,
                 "not-there",
                 c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.",
-                "Only a sent quote with nothing gathered on it can be withdrawn."
+                remedy: "Only a sent quote with nothing gathered on it can be withdrawn."
             );
         }
         if (
@@ -104,7 +104,7 @@ internal static class QuoteDeeds
                 409,
                 "together",
                 $"The film of {c.Order.Code} is bought together with another order's.",
-                "Buy them apart first, under Lay out."
+                remedy: "Buy them apart first, under Lay out."
             );
         }
         QuoteStore.Withdraw(connection, c.Quote.Id, deed.At);
@@ -149,7 +149,7 @@ internal static class QuoteDeeds
                 400,
                 "range",
                 $"A deposit of {Shown.Money(amount, f)} is outside 0 to {Shown.Money(c.Frozen.Total, f)}.",
-                "Type what was paid.",
+                remedy: "Type what was paid.",
                 "amount"
             );
         }
@@ -159,7 +159,7 @@ internal static class QuoteDeeds
                 400,
                 "short",
                 $"{Shown.Money(amount, f)} is less than the {Shown.Money(wanted, f)} asked.",
-                "Say why the order goes on without, or wait for the rest.",
+                remedy: "Say why the order goes on without, or wait for the rest.",
                 "overrideReason"
             );
         }

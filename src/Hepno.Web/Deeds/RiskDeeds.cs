@@ -29,7 +29,7 @@ internal static class RiskDeeds
                 409,
                 "not-theirs",
                 $"{c.Line(risk.LineId).What} are bought by the shop.",
-                "Only garments the customer brings need their word.",
+                remedy: "Only garments the customer brings need their word.",
                 "lineId"
             );
         }
@@ -39,7 +39,7 @@ internal static class RiskDeeds
                 400,
                 "empty",
                 "Nobody takes the risk, and the cloth is not tested.",
-                "Write down who says that a spoiled one is theirs, or test a spot of the cloth.",
+                remedy: "Write down who says that a spoiled one is theirs, or test a spot of the cloth.",
                 "acceptedBy"
             );
         }

@@ -36,7 +36,7 @@ internal static class SaveAsk
                 409,
                 "quote-sent",
                 $"The quote of {before.Value.Code} is sent: its ask stands as quoted.",
-                "Withdraw the quote first, then change the ask and send it again."
+                remedy: "Withdraw the quote first, then change the ask and send it again."
             );
         }
         var order = before is null
@@ -83,7 +83,7 @@ internal static class SaveAsk
                                                     400,
                                                     "unknown-artwork",
                                                     $"There is no artwork \"{design}\".",
-                                                    "Send the picture first.",
+                                                    remedy: "Send the picture first.",
                                                     $"lines[{i}].placements[{n}].designId"
                                                 )
                                 ),
@@ -142,7 +142,7 @@ internal static class SaveAsk
             yield return new(
                 "unknown-customer",
                 $"There is no customer \"{customer}\".",
-                "customerId",
+                Where: "customerId",
                 "Type the name again, or add the customer."
             );
         }

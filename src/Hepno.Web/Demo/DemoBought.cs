@@ -19,7 +19,7 @@ internal static class DemoBought
             new(
                 "ferrow",
                 "Ferrow",
-                "Cold-peel film",
+                Product: "Cold-peel film",
                 [
                     new("4 × 4", 4, 4, Breaks(0.95m)),
                     new("5 × 8", 5, 8, Breaks(1.70m)),
@@ -31,7 +31,7 @@ internal static class DemoBought
                 new(
                     0.5,
                     0.25,
-                    new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []),
+                    new(22, StepIn: 12, [new(1, 4.60m), new(30, 4.30m)], []),
                     [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])]
                 )
             ),
@@ -43,7 +43,7 @@ internal static class DemoBought
             new(
                 "brent",
                 "Brent Colour",
-                "Full-colour blocked transfer",
+                Product: "Full-colour blocked transfer",
                 [new("5 × 6", 5, 6, Breaks(1.85m)), new("11 × 14", 11, 14, Breaks(4.90m))],
                 8m,
                 4,
@@ -62,16 +62,21 @@ internal static class DemoBought
                 null,
                 "ferrow",
                 60,
-                365,
+                GoodDays: 365,
                 [new(6, DemoData.Today(c, shop).PlusDays(-40), "")]
             ),
             0,
             deed
         );
-        Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
         Aggregates.Vinyls.Put(
             c,
-            new("tidewell-low", "Tidewell", "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3, Blocks: true),
+            new("tidewell", "Tidewell", Product: "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2),
+            0,
+            deed
+        );
+        Aggregates.Vinyls.Put(
+            c,
+            new("tidewell-low", "Tidewell", Product: "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3, Blocks: true),
             0,
             deed
         );
@@ -82,7 +87,7 @@ internal static class DemoBought
             new(
                 "marram",
                 "Marram Screenprint",
-                "Hot-peel transfer",
+                Product: "Hot-peel transfer",
                 ScreenFormula.HotPeel,
                 [
                     new("5 × 6", 5, 6, [new(1, Sheets(1.30m)), new(2, Sheets(1.75m)), new(3, Sheets(2.20m))]),
@@ -111,15 +116,15 @@ internal static class DemoBought
             new(
                 "linden-light",
                 "Linden Papers",
-                "Light-cloth paper",
+                Product: "Light-cloth paper",
                 PaperKind.Light,
                 8.5,
                 11,
-                0.25,
+                MarginIn: 0.25,
                 0.6,
-                0.0625,
+                BleedIn: 0.0625,
                 0.62m,
-                0,
+                FreightPerOrder: 0,
                 1
             ),
             0,
@@ -130,15 +135,15 @@ internal static class DemoBought
             new(
                 "linden-opaque",
                 "Linden Papers",
-                "Opaque paper",
+                Product: "Opaque paper",
                 PaperKind.Opaque,
                 8.5,
                 11,
-                0.25,
+                MarginIn: 0.25,
                 0.6,
-                0.0625,
+                BleedIn: 0.0625,
                 1.15m,
-                0,
+                FreightPerOrder: 0,
                 1
             ),
             0,
@@ -167,7 +172,7 @@ internal static class DemoBought
                 24,
                 0.02,
                 12m,
-                12m,
+                FreightBack: 12m,
                 7,
                 14,
                 16,
@@ -189,12 +194,12 @@ internal static class DemoBought
                     new(GarmentKind.Tote, 10.20m),
                 ],
                 4.30m,
-                4.60m,
+                PostageFirst: 4.60m,
                 1.20m,
                 4,
-                3,
+                TransitDays: 3,
                 6,
-                12,
+                MostWidthIn: 12,
                 16
             ),
             0,

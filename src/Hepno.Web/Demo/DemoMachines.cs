@@ -14,16 +14,16 @@ internal static class DemoMachines
     public static void PutPrintersAndPresses(SqliteConnection c, OpenShop shop, Deed deed)
     {
         var today = DemoData.Today(c, shop);
-        var printer = new EquipmentHour(5200, 900, 4, 700, 0.7, 0.5, 0.45m);
+        var printer = new EquipmentHour(5200, Resale: 900, 4, ProductiveHoursAYear: 700, 0.7, DutyShare: 0.5, 0.45m);
         Aggregates.FilmPrinters.Put(
             c,
             new(
                 "skua",
                 "Skua",
                 13,
-                0.25,
+                GapIn: 0.25,
                 11,
-                0.011,
+                ColourMlPerIn2: 0.011,
                 0.16m,
                 0.014,
                 0.14m,
@@ -48,7 +48,7 @@ internal static class DemoMachines
                 "plover",
                 "Plover",
                 32,
-                0.010,
+                InkMlPerIn2: 0.010,
                 0.21m,
                 13,
                 19,
@@ -56,7 +56,7 @@ internal static class DemoMachines
                 0.28m,
                 8,
                 0.009m,
-                0.05m,
+                ProtectionPrice: 0.05m,
                 printer with
                 {
                     PriceNew = 900,
@@ -76,19 +76,19 @@ internal static class DemoMachines
                 "swing-away",
                 16,
                 20,
-                15,
+                WarmUpMinutes: 15,
                 20,
-                5,
+                DropFPerMinute: 5,
                 -5,
-                new(1450, 250, 5, 600, 1.8, 0.35, 0.12m),
+                new(1450, Resale: 250, 5, ProductiveHoursAYear: 600, 1.8, DutyShare: 0.35, 0.12m),
                 "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an "
                     + "extension lead. The maker's manual decides.",
                 [new("sleeve", 4.5, 14), new("youth", 12, 14)],
                 Accessories:
                 [
-                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, today),
-                    new("sock jigs", AccessoryKind.Jig, 4, 14, 0.2, 0, today.PlusDays(-200)),
-                    new("cover sheet", AccessoryKind.CoverSheet, 16, 20, 0, 200, today.PlusDays(-60)),
+                    new("small pillow", AccessoryKind.Pillow, 6, 6, ThicknessIn: 0.5, 0, today),
+                    new("sock jigs", AccessoryKind.Jig, 4, 14, ThicknessIn: 0.2, 0, today.PlusDays(-200)),
+                    new("cover sheet", AccessoryKind.CoverSheet, 16, 20, ThicknessIn: 0, 200, today.PlusDays(-60)),
                 ]
             ),
             0,
@@ -102,11 +102,11 @@ internal static class DemoMachines
                 "clamshell",
                 15,
                 15,
-                12,
+                WarmUpMinutes: 12,
                 22,
-                5,
+                DropFPerMinute: 5,
                 4,
-                new(680, 90, 5, 500, 1.4, 0.35, 0.10m),
+                new(680, Resale: 90, 5, ProductiveHoursAYear: 500, 1.4, DutyShare: 0.35, 0.10m),
                 "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides.",
                 [new("sleeve", 4.5, 12)]
             ),
@@ -121,11 +121,11 @@ internal static class DemoMachines
                 "cap",
                 5.5,
                 3,
-                9,
+                WarmUpMinutes: 9,
                 24,
-                5,
+                DropFPerMinute: 5,
                 null,
-                new(320, 40, 5, 250, 0.6, 0.35, 0.08m),
+                new(320, Resale: 40, 5, ProductiveHoursAYear: 250, 0.6, DutyShare: 0.35, 0.08m),
                 "Curved platen burns on its upper edge. The maker's manual decides."
             ),
             0,
@@ -139,11 +139,11 @@ internal static class DemoMachines
                 "oven",
                 16,
                 20,
-                10,
+                WarmUpMinutes: 10,
                 25,
-                5,
+                DropFPerMinute: 5,
                 null,
-                new(390, 50, 5, 400, 1.2, 0.5, 0.05m),
+                new(390, Resale: 50, 5, ProductiveHoursAYear: 400, 1.2, DutyShare: 0.5, 0.05m),
                 "Oven, tray and film burn: gloves. Fumes: extraction on, window open."
             ),
             0,
@@ -155,16 +155,16 @@ internal static class DemoMachines
             new(
                 "skua",
                 [
-                    new(Supply.ColourInk, ["Skerry pigment"], 800, 100),
-                    new(Supply.WhiteInk, ["Skerry white"], 500, 100),
-                    new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, 200),
-                    new(Supply.Powder, ["Marl fine"], 1000, 150),
+                    new(Supply.ColourInk, ["Skerry pigment"], 800, LowAt: 100),
+                    new(Supply.WhiteInk, ["Skerry white"], 500, LowAt: 100),
+                    new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, LowAt: 200),
+                    new(Supply.Powder, ["Marl fine"], 1000, LowAt: 150),
                 ],
                 [
-                    new(Supply.ColourInk, "Skerry pigment", "0526-C", weekAgo, 620, "Wren"),
-                    new(Supply.Film, "Skua cold film", "F-118", weekAgo, 3900, "Wren"),
-                    new(Supply.Powder, "Marl fine", "P-31", weekAgo.PlusDays(1), 800, "Ines"),
-                    new(Supply.WhiteInk, "Skerry white", "0526-W", weekAgo.PlusDays(2), 110, "Wren"),
+                    new(Supply.ColourInk, "Skerry pigment", Lot: "0526-C", weekAgo, 620, "Wren"),
+                    new(Supply.Film, "Skua cold film", Lot: "F-118", weekAgo, 3900, "Wren"),
+                    new(Supply.Powder, "Marl fine", Lot: "P-31", weekAgo.PlusDays(1), 800, "Ines"),
+                    new(Supply.WhiteInk, "Skerry white", Lot: "0526-W", weekAgo.PlusDays(2), 110, "Wren"),
                 ]
             ),
             0,
@@ -180,10 +180,10 @@ internal static class DemoMachines
                 "dunlin",
                 "Dunlin",
                 22,
-                8.5,
+                WidestIn: 8.5,
                 0.012,
                 0.38m,
-                new(190, 20, 3, 200, 0.02, 0.5, 0.10m),
+                new(190, Resale: 20, 3, ProductiveHoursAYear: 200, 0.02, DutyShare: 0.5, 0.10m),
                 "Pigment ink only: dye ink runs in the first wash."
             ),
             0,
@@ -196,14 +196,14 @@ internal static class DemoMachines
                 "Bittern",
                 700,
                 1,
-                12,
+                Needles: 12,
                 12,
                 8,
                 true,
                 0.20m,
-                0.12m,
+                BackingPerPiece: 0.12m,
                 24m,
-                new(6400, 1900, 6, 800, 0.3, 0.6, 0.45m),
+                new(6400, Resale: 1900, 6, ProductiveHoursAYear: 800, 0.3, DutyShare: 0.6, 0.45m),
                 "Needle and take-up lever: hands out while it runs, hair tied. Eye shield on. The maker's manual decides.",
                 0.018m
             ),
@@ -222,11 +222,11 @@ internal static class DemoMachines
                 61,
                 0.34m,
                 900,
-                0.009,
+                InkMlPerIn2: 0.009,
                 0.09m,
                 30,
                 0.85m,
-                new(8900, 2600, 8, 700, 5.5, 0.6, 0.60m),
+                new(8900, Resale: 2600, 8, ProductiveHoursAYear: 700, 5.5, DutyShare: 0.6, 0.60m),
                 "Hot drum: no loose sleeves, hands on the feed table, two at it with long pieces. Dye fumes: "
                     + "extraction on. The maker's manual decides."
             ),
@@ -235,7 +235,19 @@ internal static class DemoMachines
         );
         Aggregates.Cloths.Put(
             c,
-            new("selvage-interlock", "Selvage & Daughters", "Smooth interlock", 100, 150, 60, 1.95m, 36, 0.03, 13m, 3),
+            new(
+                "selvage-interlock",
+                "Selvage & Daughters",
+                Product: "Smooth interlock",
+                100,
+                WeightGsm: 150,
+                60,
+                1.95m,
+                36,
+                ShrinkShare: 0.03,
+                13m,
+                3
+            ),
             0,
             deed
         );
@@ -245,8 +257,8 @@ internal static class DemoMachines
                 "scissorbill",
                 "Scissorbill",
                 22,
-                70,
-                new(540, 120, 5, 400, 0.06, 0.5, 0.25m),
+                SpeedIn2PerMinute: 70,
+                new(540, Resale: 120, 5, ProductiveHoursAYear: 400, 0.06, DutyShare: 0.5, 0.25m),
                 "The blade is sharper than it looks: hands off while it runs."
             ),
             0,

@@ -83,7 +83,7 @@ internal sealed class DemoOrder(SqliteConnection c, OpenShop shop, OrderId id)
                 SupplyEndpoints.Minute(WallClock.Local(deed.At, OpenShop.Numbers(c).Identity.TimeZone)),
                 "ember",
                 248,
-                2,
+                Minutes: 2,
                 "Wren",
                 CureSign.Glossy,
                 ControlPrint.Holds,
@@ -176,7 +176,7 @@ internal sealed class DemoOrder(SqliteConnection c, OpenShop shop, OrderId id)
                 of.Id,
                 new RunEvent(
                     $"{of.Id}-{piece}-{attempt}",
-                    "demo",
+                    Device: "demo",
                     piece,
                     attempt,
                     1,

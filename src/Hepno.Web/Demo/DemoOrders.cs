@@ -16,7 +16,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
 
     private static readonly LocalTime Four = new(16, 0);
 
-    private static Placement Sleeve { get; } = new("sleeve", "left-sleeve", 3, 3, 45, 1, false, 5);
+    private static Placement Sleeve { get; } = new("sleeve", "left-sleeve", 3, 3, CoveragePercent: 45, 1, false, 5);
 
     public static void Fill(SqliteConnection c, OpenShop shop)
     {
@@ -61,7 +61,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
     ) => new(id, style, colour, sizes, placements, mark);
 
     private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) =>
-        new("front", "front", w, h, 60, colours, gradient, line);
+        new("front", "front", w, h, CoveragePercent: 60, colours, gradient, line);
 
     // 201: handed over, two pieces spoiled
     private void LearnedFrom() =>
@@ -78,7 +78,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                 90
             )
             .Gathered("the office", 80, "three prints, paid monthly")
-            .Pressed(18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30)
+            .Pressed(18, upTo: 18, new() { [4] = "crooked", [11] = "peeled early" }, 30)
             .Counted(27, new("1", "S", 6), new("1", "M", 8), new("1", "L", 4))
             .HandedOver("Una from the office", 26);
 
@@ -97,7 +97,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                 60
             )
             .Gathered("Odo Brandt", 50)
-            .Pressed(24, 10, new() { [5] = "crooked" }, 0.3);
+            .Pressed(24, upTo: 10, new() { [5] = "crooked" }, 0.3);
 
     // 203: they come too late
     private void WaitingForHoodies() =>
@@ -169,7 +169,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
     private void ThreeLinesSent()
     {
         static Placement Print(PlacementId id, string place, double w, double h, int colours) =>
-            new(id, place, w, h, 55, colours, false, 4);
+            new(id, place, w, h, CoveragePercent: 55, colours, false, 4);
         Order(207)
             .Asked(
                 new(
@@ -227,7 +227,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                 70
             )
             .Gathered("Odo Brandt", 60)
-            .Pressed(8, 8, [], 5)
+            .Pressed(8, upTo: 8, [], 5)
             .Counted(2, new CountedSize("1", "One size", 5));
 
     // 209: everything here, on the cap press
@@ -241,7 +241,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                             "cove",
                             "navy",
                             [new("One size", 24)],
-                            [new("badge", "cap-front", 4, 2, 70, 2, false, 4)],
+                            [new("badge", "cap-front", 4, 2, CoveragePercent: 70, 2, false, 4)],
                             17m
                         ),
                     ],
@@ -291,7 +291,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                             "haul",
                             "natural",
                             [new("One size", 60)],
-                            [new("face", "bag-face", 8, 8, 45, 2, false, 6)],
+                            [new("face", "bag-face", 8, 8, CoveragePercent: 45, 2, false, 6)],
                             9m
                         ),
                     ],
@@ -343,7 +343,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                 190
             )
             .Gathered("Calla Roe", 180)
-            .Pressed(18, 18, new() { [9] = "lint" }, 150)
+            .Pressed(18, upTo: 18, new() { [9] = "lint" }, 150)
             .Counted(147, new("1", "M", 6), new("1", "L", 8), new("1", "XL", 4))
             .HandedOver("the crew of the morning boat", 146)
             .Closed(140)
@@ -353,27 +353,28 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
     private void NamedAndNumbered()
     {
         static Placement Back(PlacementId id) =>
-            new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
-        static Placement Crest(PlacementId id) => new(id, "left-chest", 3.5, 3.5, 55, 2, false, 4, null, true);
+            new(id, "back", 11, 9, CoveragePercent: 40, 1, false, 14, null, true, OwnText.NameAndNumber);
+        static Placement Crest(PlacementId id) =>
+            new(id, "left-chest", 3.5, 3.5, CoveragePercent: 55, 2, false, 4, null, true);
         static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> names) =>
             [.. names.GroupBy(n => n.Size).Select(g => new SizeCount(g.Key, g.Count()))];
         IReadOnlyList<OwnPiece> coaches =
         [
-            new("S", "HASK", "1"),
-            new("M", "FELL", "2"),
-            new("M", "OAKES", "3"),
-            new("L", "WINDLESTRAW", "4"),
-            new("2XL", "PELL", "5"),
+            new("S", Name: "HASK", "1"),
+            new("M", Name: "FELL", "2"),
+            new("M", Name: "OAKES", "3"),
+            new("L", Name: "WINDLESTRAW", "4"),
+            new("2XL", Name: "PELL", "5"),
         ];
         IReadOnlyList<OwnPiece> juniors =
         [
-            new("YS", "TAM", "6"),
-            new("YM", "ROWAN", "7"),
-            new("YM", "ESKE", "8"),
-            new("YM", "ODA", "9"),
-            new("YL", "BRINE", "10"),
-            new("YL", "LARK", "11"),
-            new("YL", "MERRIDEW", "7"),
+            new("YS", Name: "TAM", "6"),
+            new("YM", Name: "ROWAN", "7"),
+            new("YM", Name: "ESKE", "8"),
+            new("YM", Name: "ODA", "9"),
+            new("YL", Name: "BRINE", "10"),
+            new("YL", Name: "LARK", "11"),
+            new("YL", Name: "MERRIDEW", "7"),
         ];
         Order(215)
             .Asked(

@@ -13,11 +13,11 @@ internal static class DemoTests
         var day = DemoData.Today(c, shop).PlusDays(-60);
         Aggregates.TestGarments.Put(
             c,
-            new("misprints", "Black and white tees, misprinted", "100% cotton", 14, "box under the sink"),
+            new("misprints", "Black and white tees, misprinted", Fabric: "100% cotton", 14, "box under the sink"),
             0,
             deed
         );
-        Aggregates.TestGarments.Put(c, new("sports", "Sports tees, samples", "100% polyester", 3, ""), 0, deed);
+        Aggregates.TestGarments.Put(c, new("sports", "Sports tees, samples", Fabric: "100% polyester", 3, ""), 0, deed);
         Aggregates.SpotTests.Put(
             c,
             new(
@@ -26,15 +26,15 @@ internal static class DemoTests
                 "brae",
                 "",
                 310,
-                15,
+                DwellSeconds: 15,
                 "medium",
                 day,
                 "Wren",
                 true,
-                false,
+                Scorched: false,
                 Bleeding.Clean,
                 "soft, thin",
-                "",
+                Note: "",
                 [new(day.PlusDays(9), 5, WashVerdict.Holds), new(day.PlusDays(48), 25, WashVerdict.Holds)],
                 "misprints"
             ),
@@ -49,15 +49,15 @@ internal static class DemoTests
                 "brae",
                 "black",
                 310,
-                14,
+                DwellSeconds: 14,
                 "medium",
                 day.PlusDays(3),
                 "Wren",
                 true,
-                false,
+                Scorched: false,
                 Bleeding.Clean,
                 "firm",
-                "",
+                Note: "",
                 [new(day.PlusDays(20), 12, WashVerdict.Holds)]
             ),
             0,
@@ -71,15 +71,15 @@ internal static class DemoTests
                 "fulmar",
                 "navy",
                 278,
-                12,
+                DwellSeconds: 12,
                 "medium",
                 day.PlusDays(8),
                 "Wren",
                 true,
-                false,
+                Scorched: false,
                 Bleeding.Clean,
                 "thin, a little stiff",
-                "Nothing came through after a day."
+                Note: "Nothing came through after a day."
             ),
             0,
             deed
@@ -92,15 +92,15 @@ internal static class DemoTests
                 "galley",
                 "",
                 365,
-                6,
+                DwellSeconds: 6,
                 "firm",
                 day.PlusDays(11),
                 "Ines",
                 true,
-                true,
+                Scorched: true,
                 Bleeding.NotLooked,
                 "",
-                "Shines where the platen's edge lay. Not on this apron."
+                Note: "Shines where the platen's edge lay. Not on this apron."
             ),
             0,
             deed

@@ -33,9 +33,9 @@ internal sealed record FilmPrinterReadout(bool Simulated, IReadOnlyList<QueuedJo
             sum
             + new CureUse(
                 q.Job.Use.ColourMl * q.Done,
-                q.Job.Use.WhiteMl * q.Done,
+                WhiteMl: q.Job.Use.WhiteMl * q.Done,
                 q.Job.Use.FilmIn * q.Done,
-                q.Job.Use.PowderG * q.Done
+                PowderG: q.Job.Use.PowderG * q.Done
             )
         );
 }

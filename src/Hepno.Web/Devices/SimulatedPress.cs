@@ -19,13 +19,13 @@ internal sealed class SimulatedPress(TimeProvider time) : IPressReadout
     public PressReadout Read(Press press)
     {
         var heat = HeatOf(press);
-        var set = _settings.TryGetValue(press.Id, out var s) ? s : new(null, Press.RoomF, 1, Now);
+        var set = _settings.TryGetValue(press.Id, out var s) ? s : new(null, FromF: Press.RoomF, 1, Now);
         return new(
             true,
-            set.SetPointF is not null,
+            On: set.SetPointF is not null,
             set.SetPointF,
             heat,
-            set.SetPointF is { } f ? PlatenHeat.MinutesUntil(press, heat, f) / set.Faster : 0,
+            MinutesUntil: set.SetPointF is { } f ? PlatenHeat.MinutesUntil(press, heat, setF: f) / set.Faster : 0,
             set.Faster
         );
     }
@@ -34,7 +34,7 @@ internal sealed class SimulatedPress(TimeProvider time) : IPressReadout
 
     private double HeatOf(Press press) =>
         _settings.TryGetValue(press.Id, out var s)
-            ? PlatenHeat.After(press, s.FromF, s.SetPointF, (Now - s.At).TotalMinutes * s.Faster)
+            ? PlatenHeat.After(press, s.FromF, s.SetPointF, minutes: (Now - s.At).TotalMinutes * s.Faster)
             : Press.RoomF;
 
     private sealed record Setting(double? SetPointF, double FromF, int Faster, Instant At);

@@ -53,10 +53,10 @@ internal static class SimulatedSupplier
             "tee",
             "55 cotton; 45 polyester",
             150,
-            330,
+            Heat: 330,
             3.10m,
             "Navy #2b3b5e dark; White #fcfaf5 white; Sage #a9b69d mid",
-            "XS; S; M; L; XL; 2XL +1.60; 3XL +2.90",
+            Sizes: "XS; S; M; L; XL; 2XL +1.60; 3XL +2.90",
             "72: 2.85; over 400: 2.70"
         ),
         new(
@@ -64,10 +64,10 @@ internal static class SimulatedSupplier
             "tee",
             "100 cotton",
             180,
-            380,
+            Heat: 380,
             4.35m,
             "Black #22252b dark; Sand #d6c59b pale",
-            "S; M; L; XL; 2XL +1.70",
+            Sizes: "S; M; L; XL; 2XL +1.70",
             "72: 4.05"
         ),
         new(
@@ -75,10 +75,10 @@ internal static class SimulatedSupplier
             "sweatshirt",
             "70 cotton; 30 polyester",
             240,
-            340,
+            Heat: 340,
             9.20m,
             "Oat #dfd3bb pale; Ink #22293a dark",
-            "S; M; L; XL; 2XL +2.10",
+            Sizes: "S; M; L; XL; 2XL +2.10",
             ""
         ),
         new(
@@ -86,10 +86,10 @@ internal static class SimulatedSupplier
             "long-sleeve",
             "100 cotton",
             210,
-            370,
+            Heat: 370,
             6.80m,
             "Chalk #f3efe4 white; Slate #4a5b68 dark",
-            "S; M; L; XL",
+            Sizes: "S; M; L; XL",
             "36: 6.40"
         ),
         new(
@@ -97,10 +97,10 @@ internal static class SimulatedSupplier
             "zip-hoodie",
             "80 cotton; 20 polyester",
             320,
-            340,
+            Heat: 340,
             16.90m,
             "Ink #22293a dark",
-            "S; M; L; XL; 2XL +2.40",
+            Sizes: "S; M; L; XL; 2XL +2.40",
             ""
         ),
         new(
@@ -108,10 +108,10 @@ internal static class SimulatedSupplier
             "tank",
             "60 cotton; 40 polyester",
             130,
-            330,
+            Heat: 330,
             3.90m,
             "White #fcfaf5 white; Coral #e08e79 mid",
-            "XS; S; M; L",
+            Sizes: "XS; S; M; L",
             "48: 3.60"
         ),
         new(
@@ -119,10 +119,10 @@ internal static class SimulatedSupplier
             "bodysuit",
             "100 cotton",
             190,
-            360,
+            Heat: 360,
             4.60m,
             "White #fcfaf5 white",
-            "3-6M; 6M; 12M; 18M",
+            Sizes: "3-6M; 6M; 12M; 18M",
             "24: 4.20"
         ),
         new(
@@ -130,10 +130,10 @@ internal static class SimulatedSupplier
             "polo",
             "50 cotton; 50 polyester",
             200,
-            330,
+            Heat: 330,
             8.10m,
             "Navy #2b3b5e dark; White #fcfaf5 white",
-            "S; M; L; XL; 2XL +2.00",
+            Sizes: "S; M; L; XL; 2XL +2.00",
             ""
         ),
     ];
@@ -170,7 +170,8 @@ internal static class SimulatedSupplier
                 .. Models.SelectMany(m =>
                     Each(m.Colours)
                         .SelectMany(c =>
-                            Each(m.Sizes).Select(z => new SupplierStock(m.Name, c, z, StockOn(m.Name, c, z, day)))
+                            Each(m.Sizes)
+                                .Select(z => new SupplierStock(m.Name, Colour: c, z, StockOn(m.Name, c, z, day)))
                         )
                 ),
             ]

@@ -130,10 +130,10 @@ internal static class DrawingApart
 
     private static NotAPictureException Refused(int code, string[] said) =>
         code == NotADrawing && said.Length == 2
-            ? new(said[0], said[1])
+            ? new(said[0], remedy: said[1])
             : new(
                 "The drawing takes more time or memory to draw than Hepno gives it.",
-                "Simplify it, or save it as PNG at print size."
+                remedy: "Simplify it, or save it as PNG at print size."
             );
 
     // the program may be hosted by another, as in its tests

@@ -118,7 +118,7 @@ internal static class ArtworkEndpoints
                 400,
                 "bad-id",
                 $"An id of {id.Length} characters.",
-                $"Between 1 and {LongestId}, made by the device.",
+                remedy: $"Between 1 and {LongestId}, made by the device.",
                 "id"
             );
         }
@@ -129,7 +129,7 @@ internal static class ArtworkEndpoints
                 "too-large",
                 $"The picture has {request.ContentLength / 1_000_000} MB: more than the "
                     + $"{PictureFile.LargestBytes >> 20} that are taken.",
-                "Save it at print size with 300 pixels an inch.",
+                remedy: "Save it at print size with 300 pixels an inch.",
                 "file"
             );
         }
@@ -142,7 +142,7 @@ internal static class ArtworkEndpoints
                     new Problem(
                         "range",
                         $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
-                        "widthIn",
+                        Where: "widthIn",
                         "Say how wide it is printed."
                     ),
                 ]
@@ -193,7 +193,7 @@ internal static class ArtworkEndpoints
                     Name = body.Name.Trim(),
                     Rights = new(
                         body.Rights.Whose.Trim(),
-                        body.Rights.SaidBy.Trim(),
+                        SaidBy: body.Rights.SaidBy.Trim(),
                         body.Rights.SaidOn,
                         body.Rights.Proof.Trim(),
                         body.Rights.Kind,
@@ -254,7 +254,7 @@ internal static class ArtworkEndpoints
                         new Problem(
                             "range",
                             $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
-                            "widthIn",
+                            Where: "widthIn",
                             "Say how wide it is printed."
                         ),
                     ]
@@ -272,12 +272,18 @@ internal static class ArtworkEndpoints
             var ink =
                 r.Ink is null || printer is null
                     ? null
-                    : InkUse.Reckon(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
+                    : InkUse.Reckon(
+                        r.Ink,
+                        painted,
+                        whiteIn2: white ? painted : 0,
+                        printer.ColourMlPerIn2,
+                        printer.WhiteMlPerIn2
+                    );
             return new DesignLooked(
                 r.HeightIn(wide),
                 r.Dpi(wide),
                 r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null,
-                r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
+                ThinnestGapPt: r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
                 [.. doubts.Concat(DesignFaults.Find(r, wide, cloth, f)).OrderByDescending(x => x.Kind)],
                 ink,
                 ink is null ? "" : printer!.Name,
@@ -325,7 +331,7 @@ internal static class ArtworkEndpoints
                         new Problem(
                             "range",
                             $"A print width of {body.WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.",
-                            "widthIn",
+                            Where: "widthIn",
                             "Say how wide it was printed."
                         ),
                     ],
@@ -336,7 +342,7 @@ internal static class ArtworkEndpoints
                         new Problem(
                             "range",
                             $"{body.Prints} prints.",
-                            "prints",
+                            Where: "prints",
                             "Say how many were printed, 1 or more."
                         ),
                     ],
@@ -347,7 +353,7 @@ internal static class ArtworkEndpoints
                         new Problem(
                             "range",
                             $"{body.ColourMl:0.##} ml of colour.",
-                            "colourMl",
+                            Where: "colourMl",
                             "Read the ink used off the printer, above 0."
                         ),
                     ],
@@ -358,7 +364,7 @@ internal static class ArtworkEndpoints
                         new Problem(
                             "range",
                             $"{body.WhiteMl:0.##} ml of white.",
-                            "whiteMl",
+                            Where: "whiteMl",
                             "Read the ink used off the printer; 0 when no white was laid."
                         ),
                     ],
@@ -402,7 +408,7 @@ internal static class ArtworkEndpoints
                         text.Length == 0
                             ? "The code is to say nothing."
                             : $"The code is to say {text.Length} characters.",
-                        "text",
+                        Where: "text",
                         $"A link of 1 to {LongestCode} characters: the shorter, the larger its squares."
                     ),
                 ]
@@ -432,7 +438,7 @@ internal static class ArtworkEndpoints
             return new CodeMade(
                 DesignView.From(design, version),
                 film,
-                screened,
+                SmallestScreenedIn: screened,
                 $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at "
                     + $"{Shown.Length(screened, f)} it is read from about "
                     + $"{Shown.Length(screened * CodeSquares.ReadFrom, f)} away."

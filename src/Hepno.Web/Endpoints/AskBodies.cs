@@ -105,7 +105,7 @@ internal sealed record LineBody(
             Mark,
             Given,
             Names is { Count: > 0 }
-                ? [.. Names.Select(n => new OwnPiece(n.Size, n.Name.Trim(), n.Number.Trim()))]
+                ? [.. Names.Select(n => new OwnPiece(n.Size, n.Name.Trim(), Number: n.Number.Trim()))]
                 : null,
             Theirs,
             DueDate

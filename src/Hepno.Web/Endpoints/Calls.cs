@@ -26,7 +26,7 @@ internal static class Calls
                 428,
                 "no-version",
                 "The call does not say which version it has seen.",
-                "Send it in If-Match, for example If-Match: \"7\".",
+                remedy: "Send it in If-Match, for example If-Match: \"7\".",
                 "If-Match"
             );
         }
@@ -36,7 +36,7 @@ internal static class Calls
                 400,
                 "bad-version",
                 $"If-Match \"{(text.Length > 20 ? text[..20] : text)}\" is not a version.",
-                "Send the number the thing was read with.",
+                remedy: "Send the number the thing was read with.",
                 "If-Match"
             );
     }

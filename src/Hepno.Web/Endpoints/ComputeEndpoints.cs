@@ -173,7 +173,7 @@ internal static class ComputeEndpoints
                     400,
                     "too-long",
                     $"The list has {body.Text.Length} characters.",
-                    $"At most {LongestList}: split it over two lines.",
+                    remedy: $"At most {LongestList}: split it over two lines.",
                     "text"
                 );
             }
@@ -240,7 +240,7 @@ internal static class ComputeEndpoints
             book.Presses.Count == 0 ? "There is no press on the Floor."
                 : lacking!.Problems.Count > 0 ? lacking.Problems[0].Sentence
                 : "A style, a colour, sizes and a placement are needed.",
-            "Say them in the body."
+            remedy: "Say them in the body."
         );
     }
 
@@ -267,7 +267,7 @@ internal static class ComputeEndpoints
                 "too-wide",
                 $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's "
                     + $"{b.RollWidthIn:0.##} in, either way round.",
-                "A smaller box or a wider roll.",
+                remedy: "A smaller box or a wider roll.",
                 "rollWidthIn"
             );
     }
@@ -324,7 +324,7 @@ internal static class ComputeEndpoints
             found,
             PressFloorSimulation.SteadySeconds(job),
             found.HandsOnSeconds / b.Pieces,
-            found.AttendedSeconds / b.Pieces,
+            AttendedSecondsAPiece: found.AttendedSeconds / b.Pieces,
             found.HeldSeconds / b.Pieces,
             FloorHelp.NarrowOf(job, found),
             PressFloorSimulation.ZeroOverDwellCosts(job, found),
@@ -343,7 +343,7 @@ internal static class ComputeEndpoints
                     new Problem(
                         "week",
                         $"{b.Week.Count} days are not a week with an open day.",
-                        "week",
+                        Where: "week",
                         "Send seven days, Sunday first; null when closed."
                     ),
                 },
@@ -356,7 +356,7 @@ internal static class ComputeEndpoints
                             new Problem(
                                 "hours",
                                 $"Day {i}: {d.Open} to {d.Close} is not a day.",
-                                $"week[{i}]",
+                                Where: $"week[{i}]",
                                 "Opening before closing, or both null."
                             ),
                         }
@@ -375,7 +375,12 @@ internal static class ComputeEndpoints
         var presses = shop.Db.Read(shop.Book).Presses;
         if (presses.Count == 0)
         {
-            throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
+            throw new RefusedException(
+                409,
+                "no-press",
+                "There is no press on the Floor.",
+                remedy: "Add a press on the Floor."
+            );
         }
         return PressPlanner.Plan(
             [
@@ -415,7 +420,7 @@ internal static class ComputeEndpoints
                 new(
                     "range",
                     $"{value:0.###} {unit} is outside {least:0.##} to {most:0.##}.",
-                    field,
+                    Where: field,
                     "Send a value between."
                 ),
             ];

@@ -99,7 +99,7 @@ internal static class CopyEndpoints
                         new Problem(
                             "no-folder",
                             $"There is no folder {folder} on this machine.",
-                            "folder",
+                            Where: "folder",
                             "Type its whole path, from the first /."
                         ),
                     ]
@@ -110,7 +110,7 @@ internal static class CopyEndpoints
                         new Problem(
                             "same-folder",
                             $"{folder} is inside the data folder: what befalls that befalls it.",
-                            "folder",
+                            Where: "folder",
                             "Name one on another disk, a stick or the network."
                         ),
                     ]
@@ -133,7 +133,7 @@ internal static class CopyEndpoints
                     new Problem(
                         "range",
                         $"{body.Months} months is outside 0 to {MostMonths}.",
-                        "months",
+                        Where: "months",
                         "36 is usual; 0 keeps them for ever."
                     ),
                 ]
@@ -188,7 +188,7 @@ internal static class CopyEndpoints
         }
         catch (UnfitCopyException unfit)
         {
-            throw new RefusedException(409, "unfit-copy", unfit.Message, "Choose another copy.", "name");
+            throw new RefusedException(409, "unfit-copy", unfit.Message, remedy: "Choose another copy.", "name");
         }
     }
 
@@ -204,14 +204,14 @@ internal static class CopyEndpoints
                     .Select(c => new CopyView(
                         c.Name,
                         c.Manifest is { } m ? At(m.MadeAt) : "",
-                        c.Manifest is { } held ? Said(held) : "does not hold together",
+                        Said: c.Manifest is { } held ? Said(held) : "does not hold together",
                         c.Manifest is not null,
                         c.Bytes
                     )),
             ],
             settings.SecondFolder ?? "",
             copying.SecondTrouble?.Why ?? "",
-            copying.Trouble?.Why ?? "",
+            Trouble: copying.Trouble?.Why ?? "",
             settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "",
             settings.TrialWell,
             settings.HistoryMonths

@@ -113,7 +113,7 @@ internal static class CsvEndpoints
                 .Select(x => new Problem(
                     "no-column",
                     $"No column of the file is taken for {x.Name}.",
-                    x.Name,
+                    Where: x.Name,
                     "Choose which it is."
                 )),
         ];

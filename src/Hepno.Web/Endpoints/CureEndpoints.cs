@@ -261,9 +261,9 @@ internal static class CureEndpoints
             return new(
                 p.OrderId,
                 "An order quoted otherwise since",
-                "",
+                Customer: "",
                 $"{p.Prints} prints were made for it: look where they are",
-                "",
+                Tell: "",
                 Figure.Sum("recall", "Made anew", [])
             );
         }
@@ -325,7 +325,7 @@ internal static class CureEndpoints
             customer is null ? "no customer"
                 : customer.Contact.Length > 0 ? $"{customer.Name}, {customer.Contact}"
                 : customer.Name,
-            $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; "
+            Said: $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; "
                 + $"make {p.Prints} prints anew{(r.PiecesAtMost > 0 ? $" and up to {r.PiecesAtMost} pieces" : "")}",
             r.Out > 0 ? $"tell them: up to {Math.Min(r.Out, r.PiecesAtMost)} of their pieces may fail in the wash"
                 : order.Order.Ask.DueAt is { } due ? $"nothing is with them; wanted {Shown.Moment(due, f)}"

@@ -108,7 +108,7 @@ internal static class DeviceEndpoints
                 400,
                 "name",
                 name.Length == 0 ? "The device has no name." : $"A name of {name.Length} characters.",
-                $"Type a name of at most {LongestName} characters, for example Tablet at press 1.",
+                remedy: $"Type a name of at most {LongestName} characters, for example Tablet at press 1.",
                 "name"
             );
         }
@@ -117,7 +117,7 @@ internal static class DeviceEndpoints
                 403,
                 "code",
                 $"\"{(body.Code.Length > 12 ? body.Code[..12] : body.Code)}\" is not the code, or it is used up.",
-                "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.",
+                remedy: "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.",
                 "code"
             );
         var token = Pairing.NewToken();

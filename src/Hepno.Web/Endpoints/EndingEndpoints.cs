@@ -101,7 +101,14 @@ internal static class EndingEndpoints
                 _ => "cancelled",
             }
         );
-        var ending = new Ending(body.Kind, body.Why.Trim(), body.ToWhom.Trim(), body.TheirPrice, body.Settled, deed.At);
+        var ending = new Ending(
+            body.Kind,
+            body.Why.Trim(),
+            ToWhom: body.ToWhom.Trim(),
+            body.TheirPrice,
+            body.Settled,
+            deed.At
+        );
         return OrderDeedEndpoints.Do(id, shop, request, (c, seen) => OrderEnding.End(c, shop, id, ending, seen, deed));
     }
 
@@ -121,7 +128,7 @@ internal static class EndingEndpoints
                     DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId.Text,
                     w,
                     w.WonShare is { } share ? $"{Shown.Number(share * 100, 0, f)}%" : "",
-                    Each(w.WonEach),
+                    WonEach: Each(w.WonEach),
                     Each(w.LostEach)
                 ))
                 .ToList();

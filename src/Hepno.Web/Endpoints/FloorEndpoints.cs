@@ -103,11 +103,11 @@ internal static class FloorEndpoints
             var week = WeekYearRules.Iso.GetWeekOfWeekYear(wall.Date);
             return new LineView(
                 book.Numbers.Identity.Name,
-                $"{Shown.Moment(wall, f)}",
+                Now: $"{Shown.Moment(wall, f)}",
                 wall.Date,
                 stations,
                 $"{book.Styles.Count(s => !s.Retired)} styles",
-                aside > 0 ? $"{aside} set aside" : Presses(book.Presses.Count),
+                Floor: aside > 0 ? $"{aside} set aside" : Presses(book.Presses.Count),
                 $"week {week}",
                 f,
                 Aggregates.Numbers.Get(connection, "1") is null,
@@ -147,20 +147,20 @@ internal static class FloorEndpoints
             var presses = view
                 .Lanes.Select(l => new DayPress(
                     l.Name,
-                    l.HottestF == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}",
+                    SwitchOn: l.HottestF == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}",
                     [
                         .. l.Batches.Select(b => new DayBatch(
                             At(b.Start),
                             At(b.End),
-                            b.Code,
+                            Order: b.Code,
                             $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed "
                                 + $"for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
-                            l.HottestF == 0
+                            Heat: l.HottestF == 0
                                 ? ""
                                 : $"{b.Temperature}, set "
                                     + $"{Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}",
                             view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "",
-                            b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""
+                            Note: b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""
                         )),
                     ]
                 ))
@@ -170,7 +170,7 @@ internal static class FloorEndpoints
                     new(
                         n.Identity.Paper,
                         n.Identity.Name,
-                        view.Title,
+                        Day: view.Title,
                         Shown.Moment(floor.Now, n.Format),
                         presses,
                         [.. view.Tray.Select(t => $"{t.Code}, {t.What}: {t.Note}")]
@@ -201,7 +201,7 @@ internal static class FloorEndpoints
                     409,
                     "no-press",
                     "There is no press on the Floor.",
-                    "Add a press on the Floor."
+                    remedy: "Add a press on the Floor."
                 );
             }
             if (c.Frozen is { } q)
@@ -223,7 +223,7 @@ internal static class FloorEndpoints
                     409,
                     "no-method",
                     $"{c.Order.Code} has no method yet: nothing can be pressed.",
-                    "Choose one under Compare."
+                    remedy: "Choose one under Compare."
                 );
             var answer = DecorationMethods.Find(line.Decision!.MethodId)!.Answer(line.InHand!, book);
             return answer.Decorations.Count == 0
@@ -231,7 +231,7 @@ internal static class FloorEndpoints
                     409,
                     "method-unfit",
                     $"{c.Order.Code} cannot be done by its method any more.",
-                    "Choose another under Compare."
+                    remedy: "Choose another under Compare."
                 )
                 : FloorSimulationView.From(
                     $"{c.CodeOf(line.Asked.Id)}, {line.What}",
@@ -253,7 +253,7 @@ internal static class FloorEndpoints
                     k.Code,
                     k.Label,
                     k.Seconds,
-                    habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds
+                    OwnSeconds: habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds
                 ))
                 .ToList();
         });
@@ -271,11 +271,16 @@ internal static class FloorEndpoints
                     409,
                     "not-offered",
                     "That setting is not offered any more.",
-                    "Look at what is offered now."
+                    remedy: "Look at what is offered now."
                 );
             }
             var n = Aggregates.Numbers.Get(connection, "1")
-                ?? throw new RefusedException(409, "no-numbers", "The shop has no numbers yet.", "Set them up first.");
+                ?? throw new RefusedException(
+                    409,
+                    "no-numbers",
+                    "The shop has no numbers yet.",
+                    remedy: "Set them up first."
+                );
             return new Written(
                 "1",
                 Aggregates.Numbers.Put(
@@ -310,7 +315,7 @@ internal static class FloorEndpoints
                         new Problem(
                             "stale",
                             $"Another device changed it after \"{undone.Deed}\": it is not taken back.",
-                            "",
+                            Where: "",
                             "Look at it first."
                         ),
                     ],

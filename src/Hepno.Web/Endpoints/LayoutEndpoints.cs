@@ -147,7 +147,7 @@ internal static class LayoutEndpoints
                             new Problem(
                                 "range",
                                 $"A set-up of {b.SetUp:0.00} or an ink of {b.Ink:0.00} is under 0.",
-                                "setUp",
+                                Where: "setUp",
                                 "0 or more."
                             ),
                         ]
@@ -160,7 +160,7 @@ internal static class LayoutEndpoints
                             new Problem(
                                 "many",
                                 $"{designs.Count} designs on sheets that are alike.",
-                                "designs",
+                                Where: "designs",
                                 $"At most {MostDesigns}."
                             ),
                         ]
@@ -176,7 +176,7 @@ internal static class LayoutEndpoints
                 400,
                 "too-large",
                 "A design does not go on a sheet at all.",
-                "A smaller print or a larger sheet.",
+                remedy: "A smaller print or a larger sheet.",
                 "designs"
             );
     }
@@ -260,7 +260,7 @@ internal static class LayoutEndpoints
                     new Problem(
                         "range",
                         $"A bleed of {b.BleedIn:0.##} in is outside 0 to 4.",
-                        "bleedIn",
+                        Where: "bleedIn",
                         "One inch all round is usual."
                     ),
                 ]
@@ -331,7 +331,7 @@ internal static class LayoutEndpoints
                 new Problem(
                     "range",
                     $"{steps} steps with {copies} copies is outside 0 to {MostWork / ((double)copies * copies):0}.",
-                    "steps",
+                    Where: "steps",
                     "Search in several calls with other seeds, or leave it out."
                 ),
             ]
@@ -347,7 +347,7 @@ internal static class LayoutEndpoints
             yield return new(
                 "range",
                 $"A step of {step.StepIn:0.##} in for {step.PerStep:0.00} cannot be billed.",
-                "rollPrice",
+                Where: "rollPrice",
                 "A step longer than 0, a price of 0 or more, or set lengths."
             );
         }
@@ -356,7 +356,7 @@ internal static class LayoutEndpoints
             yield return new(
                 "range",
                 "A set length is not longer than 0, or its price is under 0.",
-                "rollPrice.lengths",
+                Where: "rollPrice.lengths",
                 "Type lengths and prices as the list has them."
             );
         }
@@ -365,7 +365,7 @@ internal static class LayoutEndpoints
             yield return new(
                 "range",
                 "A break of the roll's price is from less than 2 steps on, or under 0.",
-                "rollPrice.breaks",
+                Where: "rollPrice.breaks",
                 "The first step's price stands in perStep; breaks begin at 2 steps."
             );
         }
@@ -383,7 +383,7 @@ internal static class LayoutEndpoints
                 new Problem(
                     "range",
                     "The price of sheets needs breaks from 1 sheet on, with prices of 0 or more.",
-                    "sheetPrices",
+                    Where: "sheetPrices",
                     "For example from 1 at 14.00, from 10 at 11.50."
                 ),
             ];

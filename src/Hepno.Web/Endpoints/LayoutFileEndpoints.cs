@@ -88,7 +88,7 @@ internal static class LayoutFileEndpoints
                 .Select(c => new Problem(
                     "no-picture",
                     $"{c.Name} has no picture: the PNG is what is printed.",
-                    "placements",
+                    Where: "placements",
                     "Drop its artwork on it under Ask, or take the PDF."
                 )),
         ]);
@@ -141,7 +141,7 @@ internal static class LayoutFileEndpoints
                     409,
                     "own-film",
                     $"The film of {l.Film.Supplier} lies here: nothing of {l.Case.Order.Code} is ordered on it.",
-                    "Take the PNG and print it."
+                    remedy: "Take the PNG and print it."
                 );
             }
             var (n, figures) = (shop.Book(c).Numbers, LineLayouts.Tried(l, l.Layout, shop.Book(c)).Figures);
@@ -178,7 +178,7 @@ internal static class LayoutFileEndpoints
                             LineLayouts.NameOf(l, key)
                         ),
                         0,
-                        0,
+                        steps: 0,
                         body.ByOutline
                     ),
                     shop.Book(c)
@@ -190,7 +190,7 @@ internal static class LayoutFileEndpoints
                     400,
                     "not-a-layout",
                     not.Message,
-                    "Send the SVG or the table that Hepno writes, with the same columns, moved as you like.",
+                    remedy: "Send the SVG or the table that Hepno writes, with the same columns, moved as you like.",
                     "text"
                 );
             }
@@ -210,7 +210,7 @@ internal static class LayoutFileEndpoints
     private static int Known(LineOnFilm l, int? sheet) =>
         sheet is null or >= 0 && (sheet ?? 0) < Sheets(l)
             ? sheet ?? 0
-            : throw RefusedException.NoSuch("sheet", $"{sheet}");
+            : throw RefusedException.NoSuch("sheet", id: $"{sheet}");
 
     private static LaidSheet Sheet(LineOnFilm l, int sheet)
     {
@@ -226,7 +226,7 @@ internal static class LayoutFileEndpoints
                     .Placed.Where(p => p.Sheet == sheet)
                     .Select(p => new LaidBox(
                         p.DesignId,
-                        LineLayouts.NameOf(l, p.DesignId),
+                        Name: LineLayouts.NameOf(l, p.DesignId),
                         p.X,
                         p.Y,
                         p.WidthIn,

@@ -162,7 +162,7 @@ internal static class LineLayoutEndpoints
             id.Text,
             LayoutDeeds.Forget(
                 c,
-                LineLayouts.Film(c, shop, id, line, null, null),
+                LineLayouts.Film(c, shop, id, line, null, on: null),
                 seen,
                 request.Deed(shop.Clock, "layout forgotten")
             )
@@ -174,7 +174,7 @@ internal static class LineLayoutEndpoints
         shop.Db.Read(c =>
         {
             var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
-            var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline);
+            var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, steps: 0, body.ByOutline);
             if (body.Moved is { } moved)
             {
                 RefusedException.IfAny(
@@ -185,7 +185,7 @@ internal static class LineLayoutEndpoints
                                 "range",
                                 $"Copy {moved} of {layout.Copies.Count}, or a reach of {body.ReachIn:0.##} in, "
                                     + "is not there.",
-                                "moved",
+                                Where: "moved",
                                 $"A copy from 0 on, a reach of 0 to {FarthestReachIn:0} in."
                             ),
                         ]
@@ -216,8 +216,8 @@ internal static class LineLayoutEndpoints
             var kept = l.Kept(body.Key);
             var design = l.Prints.FirstOrDefault(p => p.Key == body.Key)?.Design
                 ?? kept?.Filling()
-                ?? throw RefusedException.NoSuch("design", body.Key);
-            var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline), shop.Book(c));
+                ?? throw RefusedException.NoSuch("design", id: body.Key);
+            var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, steps: 0, body.ByOutline), shop.Book(c));
             var (sheets, length) = LineLayouts.Filled(l.On, layout, body.NextStep, book.Numbers.Format);
             var shapes = l.Shapes([.. layout.Designs.Where(d => d.Key != body.Key), l.By(design, body.ByOutline)]);
             var more = GangRoom.Fill(
@@ -235,7 +235,7 @@ internal static class LineLayoutEndpoints
             );
             return LineLayouts.Tried(
                 l,
-                LayoutDeeds.Of(l, [.. layout.Copies, .. LineLayouts.Copies(more)], 0, 0, body.ByOutline),
+                LayoutDeeds.Of(l, [.. layout.Copies, .. LineLayouts.Copies(more)], 0, steps: 0, body.ByOutline),
                 book
             );
         });
@@ -329,14 +329,14 @@ internal static class LineLayoutEndpoints
                     new Core.Measures.Problem(
                         "range",
                         $"A search of {body.Seconds:0.##} seconds is outside 0 to {LongestSeconds:0}.",
-                        "seconds",
+                        Where: "seconds",
                         "Two seconds are usual; search again with another seed."
                     ),
                 ]
                 : []
         );
         var (l, book) = shop.Db.Read(c => (LineLayouts.Film(c, shop, id, line, body.FilmId, body.On), shop.Book(c)));
-        var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline);
+        var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, steps: 0, body.ByOutline);
         var steps = (int)Math.Min(int.MaxValue / 2, GangNest.UsualSteps(layout.Copies.Count) * body.Seconds / 2);
         return searches.Begin(
             steps,

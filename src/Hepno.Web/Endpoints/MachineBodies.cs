@@ -410,7 +410,7 @@ internal sealed record SpotTestBody(
             Scorched,
             Bleeding,
             Feel.Trim(),
-            Note.Trim(),
+            Note: Note.Trim(),
             Washes is { Count: > 0 }
                 ? [.. Washes.Select(w => new WashResult(w.Day, w.Washes, w.Verdict)).OrderBy(w => w.Washes)]
                 : null,
@@ -425,7 +425,8 @@ internal sealed record TestPhotoBody(string Id, string Hash, int Washes);
 /// <summary>A garment kept for tests.</summary>
 internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note)
 {
-    public TestGarment ToCore(string id) => new TestGarment(id, Name.Trim(), Fabric.Trim(), Pieces, Note.Trim());
+    public TestGarment ToCore(string id) =>
+        new TestGarment(id, Name.Trim(), Fabric: Fabric.Trim(), Pieces, Note.Trim());
 }
 
 /// <summary>Where one figure of a recipe comes from.</summary>

@@ -309,7 +309,7 @@ internal static class OrderDeedEndpoints
                 400,
                 "bad-id",
                 $"An id of {body.Id.Length} characters.",
-                $"Between 1 and {OrderEndpoints.LongestId}, made by the device.",
+                remedy: $"Between 1 and {OrderEndpoints.LongestId}, made by the device.",
                 "id"
             );
         }

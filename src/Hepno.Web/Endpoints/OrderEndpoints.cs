@@ -103,7 +103,7 @@ internal static class OrderEndpoints
                 400,
                 "too-long",
                 $"An id of {id.Text.Length} characters.",
-                $"At most {LongestId}.",
+                remedy: $"At most {LongestId}.",
                 "id"
             );
         }
@@ -162,7 +162,7 @@ internal static class OrderEndpoints
                         new Problem(
                             "range",
                             $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.",
-                            "quantity",
+                            Where: "quantity",
                             "Type a number of pieces between."
                         ),
                     ]
@@ -177,7 +177,7 @@ internal static class OrderEndpoints
                         400,
                         "mix",
                         $"\"{mix}\" is no mix of ways.",
-                        "A way for each print, as in htv@front+embroidery@chest.",
+                        remedy: "A way for each print, as in htv@front+embroidery@chest.",
                         "mix"
                     );
             return shop.Compare(c, c.Line(line), quantity, book, shop.Open(connection, book), own: own, whatIf: whatIf)
@@ -187,7 +187,7 @@ internal static class OrderEndpoints
                     book.Presses.Count == 0
                         ? "Tell Hepno what you can press: there is no press on the Floor."
                         : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.",
-                    book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
+                    remedy: book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
                 );
         });
 
@@ -208,14 +208,14 @@ internal static class OrderEndpoints
         {
             var book = shop.Book(connection);
             var c = shop.Case(connection, id, book);
-            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
+            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", id: method);
             return c.Line(line).InHand is { } inHand && book.Presses.Count > 0
                 ? Swing.Reckon(way, inHand, book.For(c.Customer))
                 : throw new RefusedException(
                     409,
                     "incomplete",
                     $"{c.Order.Code} cannot be compared yet.",
-                    "Finish the ask first, and add a press on the Floor."
+                    remedy: "Finish the ask first, and add a press on the Floor."
                 );
         });
 
@@ -232,7 +232,7 @@ internal static class OrderEndpoints
                     409,
                     "incomplete",
                     $"{c.Order.Code} cannot be compared yet.",
-                    "Finish the ask first, and add a press on the Floor."
+                    remedy: "Finish the ask first, and add a press on the Floor."
                 )
                 : shop.Ribbon(c, of, book, shop.Open(connection, book));
         });

@@ -69,7 +69,7 @@ internal static class OrderPapers
                     409,
                     "no-prints",
                     $"{c.Order.Code} has no print to place yet.",
-                    "Say the garment, the sizes and where it is printed."
+                    remedy: "Say the garment, the sizes and where it is printed."
                 );
         });
 
@@ -116,7 +116,7 @@ internal static class OrderPapers
                     409,
                     "not-there",
                     $"Nobody has said yes to {c.Order.Code} yet.",
-                    "Take their yes under Gather first."
+                    remedy: "Take their yes under Gather first."
                 )
                 : TypedResults.File(
                     QuotePdf.Print(QuoteWords.Confirmation(c, shop.Clock.Wall(c.Frozen.Numbers.Identity.TimeZone))),
@@ -135,18 +135,18 @@ internal static class OrderPapers
                     409,
                     "not-there",
                     $"Nothing of {c.Order.Code} is counted into a box yet.",
-                    "Count the pieces under Send first."
+                    remedy: "Count the pieces under Send first."
                 );
             }
             var (n, q) = (c.Frozen.Numbers, c.Frozen);
             var slip = new PackingSlip(
                 n.Identity.Paper,
                 n.Identity.Name,
-                n.Identity.Address,
+                ShopLine: n.Identity.Address,
                 c.Order.Code,
-                Shown.DayAndYear(shop.Clock.Today(n.Identity.TimeZone), n.Format),
+                Date: Shown.DayAndYear(shop.Clock.Today(n.Identity.TimeZone), n.Format),
                 c.Customer?.Name ?? "",
-                c.Customer?.Contact ?? "",
+                CustomerContact: c.Customer?.Contact ?? "",
                 [
                     .. q
                         .Lines.Select(l =>

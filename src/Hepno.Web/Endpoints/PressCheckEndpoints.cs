@@ -149,13 +149,13 @@ internal static class PressCheckEndpoints
                             (p, i) =>
                                 new PlatenPoint(
                                     PlatenMap.Names[i],
-                                    Shown.Temperature(p, f),
+                                    Reading: Shown.Temperature(p, f),
                                     newest.ColdSpots(press.ColdBelowF).Contains(i)
                                 )
                         ),
                     ],
                 newest is null ? "not yet measured" : Said(newest, press, f),
-                due is { } day ? Shown.DayAndYear(day, f) : "",
+                Due: due is { } day ? Shown.DayAndYear(day, f) : "",
                 due < today,
                 [
                     .. book
@@ -165,7 +165,7 @@ internal static class PressCheckEndpoints
                         .Select(t => new SetFor(
                             t,
                             Shown.Temperature(t, f),
-                            press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f),
+                            SetPoint: press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f),
                             press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)
                         )),
                 ],
@@ -210,7 +210,7 @@ internal static class PressCheckEndpoints
             RefusedException.IfAny(
                 point is >= 0 and < PlatenMap.Points
                     ? []
-                    : [new Problem("range", $"There is no point {point}.", "point", "Nine, from 0 to 8.")]
+                    : [new Problem("range", $"There is no point {point}.", Where: "point", "Nine, from 0 to 8.")]
             );
             RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
             return new Reading(
@@ -254,7 +254,7 @@ internal static class PressCheckEndpoints
                 .. body.SetPointF is { } f && PlatenMap.OutOfRange(f) is { } problem ? new[] { problem } : [],
                 .. body.Faster is 1 or 10 or 60
                     ? Array.Empty<Problem>()
-                    : [new Problem("range", $"{body.Faster} times as fast.", "faster", "1, 10 or 60.")],
+                    : [new Problem("range", $"{body.Faster} times as fast.", Where: "faster", "1, 10 or 60.")],
             ]);
             device.Set(press, body.SetPointF, body.Faster);
             return ReadoutOf(id, c, shop, device);

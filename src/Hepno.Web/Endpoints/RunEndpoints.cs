@@ -81,7 +81,7 @@ internal static class RunEndpoints
                     new(
                         n.Identity.Paper,
                         n.Identity.Name,
-                        run.Code,
+                        Number: run.Code,
                         c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "",
                         run.Customer,
                         c.Order.Ask.Note ?? "",
@@ -112,12 +112,12 @@ internal static class RunEndpoints
         );
         var title = $"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {sizes}{(p.Own ? ", each its own" : "")}";
         return p.Work.Length > 0
-            ? new(title, p.Work, p.Side, p.Caution, string.Join("; ", p.Checks))
+            ? new(title, p.Work, How: p.Side, p.Caution, string.Join("; ", p.Checks))
             : new(
                 title,
                 $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, "
                     + $"{p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}",
-                $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}",
+                How: $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}",
                 p.Caution,
                 string.Join("; ", p.Checks)
             );
@@ -144,7 +144,7 @@ internal static class RunEndpoints
                     409,
                     "not-begun",
                     $"Pressing of {c.Order.Code} has not begun.",
-                    "Begin the run first."
+                    remedy: "Begin the run first."
                 );
             }
             var pieces = c.Order.Ask.Pieces;
@@ -156,7 +156,7 @@ internal static class RunEndpoints
                     "unknown-piece",
                     $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one "
                         + $"{passes} passes.",
-                    "Read the run again.",
+                    remedy: "Read the run again.",
                     "pieceNo"
                 );
             }
@@ -201,7 +201,7 @@ internal static class RunEndpoints
                 400,
                 "pieces",
                 $"{body.Pieces.Count} pieces in hand cannot be read.",
-                $"At most {MostInHand}, each as piece, attempt and pass: 3.1.1.",
+                remedy: $"At most {MostInHand}, each as piece, attempt and pass: 3.1.1.",
                 "pieces"
             );
         }
@@ -232,7 +232,7 @@ internal static class RunEndpoints
             yield return new(
                 "bad-id",
                 $"An event id of {eventId.Length} characters.",
-                "eventId",
+                Where: "eventId",
                 $"Between 8 and {LongestText}, made by the device."
             );
         }
@@ -241,7 +241,7 @@ internal static class RunEndpoints
             yield return new(
                 "range",
                 $"Piece {body.PieceNo}, attempt {body.Attempt}, pass {body.Pass} cannot be.",
-                "pieceNo",
+                Where: "pieceNo",
                 "Pieces, attempts and passes count from 1."
             );
         }
@@ -250,7 +250,7 @@ internal static class RunEndpoints
             yield return new(
                 "range",
                 $"{body.SecondsOnPiece} s on a piece is outside 0 to 86,400.",
-                "secondsOnPiece",
+                Where: "secondsOnPiece",
                 "Send the seconds since the verdict before."
             );
         }
@@ -265,7 +265,7 @@ internal static class RunEndpoints
             yield return new(
                 "laps",
                 $"{laps.Count} steps of a piece cannot be read.",
-                "laps",
+                Where: "laps",
                 $"At most {MostLaps}, each {string.Join(", ", StepLap.Steps)} with 0 to 86,400 s."
             );
         }
@@ -274,7 +274,7 @@ internal static class RunEndpoints
             yield return new(
                 "take-back",
                 "A taking back names the event it takes back, and nothing else does.",
-                "takesBack",
+                Where: "takesBack",
                 "Send its id, or null."
             );
         }
@@ -283,7 +283,7 @@ internal static class RunEndpoints
             yield return new(
                 "too-long",
                 "A text of the event is too long.",
-                "reason",
+                Where: "reason",
                 $"At most {LongestText} characters."
             );
         }

@@ -30,7 +30,7 @@ internal sealed record StyleBody(
         new(
             id,
             Name.Trim(),
-            Supplier.Trim(),
+            Supplier: Supplier.Trim(),
             Kind,
             [.. Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))],
             WeightGsm,
@@ -107,7 +107,7 @@ internal sealed record FilmBody(
         new(
             id,
             Supplier.Trim(),
-            Product.Trim(),
+            Product: Product.Trim(),
             [
                 .. Sizes.Select(s => new TransferSize(
                     s.Name,
@@ -238,7 +238,7 @@ internal sealed record VinylBody(
         new VinylFilm(
             id,
             Supplier.Trim(),
-            Product.Trim(),
+            Product: Product.Trim(),
             UsableWidthIn,
             PricePerFoot,
             WeedingMarginIn,
@@ -267,7 +267,7 @@ internal sealed record ScreenBody(
         new(
             id,
             Supplier.Trim(),
-            Product.Trim(),
+            Product: Product.Trim(),
             Formula,
             [
                 .. Sheets.Select(s => new ScreenSheet(
@@ -320,7 +320,7 @@ internal sealed record PaperBody(
         new(
             id,
             Supplier.Trim(),
-            Product.Trim(),
+            Product: Product.Trim(),
             Kind,
             SheetWidthIn,
             SheetHeightIn,
@@ -423,7 +423,7 @@ internal sealed record RollClothBody(
         new(
             id,
             Supplier.Trim(),
-            Product.Trim(),
+            Product: Product.Trim(),
             PolyesterPercent,
             WeightGsm,
             WidthIn,

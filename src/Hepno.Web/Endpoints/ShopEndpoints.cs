@@ -23,7 +23,14 @@ internal sealed record CustomerBody(
 )
 {
     public Customer ToCore(string id) =>
-        new Customer(id, Name.Trim(), Contact.Trim(), Address.Trim(), TaxExempt.Trim(), AccountDays);
+        new Customer(
+            id,
+            Name.Trim(),
+            Contact: Contact.Trim(),
+            Address.Trim(),
+            TaxExempt: TaxExempt.Trim(),
+            AccountDays
+        );
 }
 
 /// <summary>Everything known of a customer.</summary>
@@ -323,7 +330,7 @@ internal static class ShopEndpoints
                     409,
                     "in-use",
                     $"{style.Value.Name} is in use by {string.Join(", ", used.Select(n => $"T-{n}"))}.",
-                    "Close those orders or change their style first."
+                    remedy: "Close those orders or change their style first."
                 );
             }
             return new Views.Written(
@@ -362,7 +369,7 @@ internal static class ShopEndpoints
                             new Problem(
                                 "unknown-zone",
                                 $"\"{n.Identity.TimeZone}\" is not a time zone.",
-                                "timeZone",
+                                Where: "timeZone",
                                 "Write it like Europe/London."
                             ),
                         ]
@@ -462,7 +469,7 @@ internal static class ShopEndpoints
                 customer.Name.Length == 0
                     ? "The customer has no name."
                     : $"A name of {customer.Name.Length} characters.",
-                "name",
+                Where: "name",
                 "Type a name of at most 200 characters."
             );
         }
@@ -471,7 +478,7 @@ internal static class ShopEndpoints
             yield return new(
                 "too-long",
                 $"A contact of {customer.Contact.Length} characters.",
-                "contact",
+                Where: "contact",
                 "At most 500."
             );
         }
@@ -480,7 +487,7 @@ internal static class ShopEndpoints
             yield return new(
                 "too-long",
                 $"An address of {customer.Address.Length} characters.",
-                "address",
+                Where: "address",
                 "At most 500."
             );
         }
@@ -489,7 +496,7 @@ internal static class ShopEndpoints
             yield return new(
                 "too-long",
                 $"A proof of {customer.TaxExempt.Length} characters.",
-                "taxExempt",
+                Where: "taxExempt",
                 "Name the certificate and its number, at most 200."
             );
         }
@@ -498,7 +505,7 @@ internal static class ShopEndpoints
             yield return new(
                 "range",
                 $"{customer.AccountDays} days to pay is outside 0 to 365.",
-                "accountDays",
+                Where: "accountDays",
                 "30 is usual; 0 where they have no account."
             );
         }

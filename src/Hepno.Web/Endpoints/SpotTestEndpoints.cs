@@ -123,7 +123,7 @@ internal static class SpotTestEndpoints
         try
         {
             return PictureFile.IsDrawing(file)
-                ? throw new NotAPictureException("A drawing in lines is no photograph.", "Send a PNG or JPEG.")
+                ? throw new NotAPictureException("A drawing in lines is no photograph.", remedy: "Send a PNG or JPEG.")
                 : PngPicture.Write(PictureFile.Read(file, LongestSide), LongestSide);
         }
         catch (NotAPictureException not)

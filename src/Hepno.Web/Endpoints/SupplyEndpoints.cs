@@ -27,7 +27,16 @@ internal sealed record SuppliesBody(IReadOnlyList<SupplySlotBody> Slots, IReadOn
                     s.LowAt
                 )),
             ],
-            [.. Loadings.Select(l => new Loading(l.Supply, l.Product.Trim(), l.Lot.Trim(), l.At, l.Level, l.By.Trim()))]
+            [
+                .. Loadings.Select(l => new Loading(
+                    l.Supply,
+                    l.Product.Trim(),
+                    Lot: l.Lot.Trim(),
+                    l.At,
+                    l.Level,
+                    l.By.Trim()
+                )),
+            ]
         );
 }
 
@@ -158,7 +167,7 @@ internal static class SupplyEndpoints
                     new Loading(
                         body.Supply,
                         body.Product.Trim(),
-                        body.Lot.Trim(),
+                        Lot: body.Lot.Trim(),
                         Minute(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone)),
                         body.Level ?? full,
                         body.By.Trim()
@@ -185,13 +194,21 @@ internal static class SupplyEndpoints
             var (printer, book) = (PrinterOf(c, id), shop.Book(c));
             RefusedException.IfAny(
                 body.Prints.Count == 0
-                    ? [new Problem("empty", "Nothing is to be printed.", "prints", "Choose prints that wait for it.")]
+                    ?
+                    [
+                        new Problem(
+                            "empty",
+                            "Nothing is to be printed.",
+                            Where: "prints",
+                            "Choose prints that wait for it."
+                        ),
+                    ]
                     : body
                         .Prints.Where(p => p.Prints is < 1 or > 10_000)
                         .Select(p => new Problem(
                             "range",
                             $"{p.Prints} prints is outside 1 to 10,000.",
-                            "prints",
+                            Where: "prints",
                             "Count them."
                         ))
             );
@@ -201,7 +218,7 @@ internal static class SupplyEndpoints
                     409,
                     "full",
                     $"The queue of {printer.Name} takes {IFilmPrinterReadout.MostJobs} jobs.",
-                    "Note the cure of what is printed, or stop and empty it."
+                    remedy: "Note the cure of what is printed, or stop and empty it."
                 );
             }
             if (Aggregates.Supplies.Get(c, id)?.Value.Mismatches().FirstOrDefault() is { Loaded: { } wrong } mismatch)
@@ -211,7 +228,7 @@ internal static class SupplyEndpoints
                     "mismatch",
                     $"{printer.Name} has {wrong.Product} in it as "
                         + $"{PrinterSupplies.NameOf(mismatch.Slot.Supply)}, which it does not take.",
-                    $"Change it for {string.Join(" or ", mismatch.Slot.Takes)} and note the refill."
+                    remedy: $"Change it for {string.Join(" or ", mismatch.Slot.Takes)} and note the refill."
                 );
             }
             device.Send(
@@ -271,10 +288,10 @@ internal static class SupplyEndpoints
             return new(
                 slot.Supply,
                 PrinterSupplies.NameOf(slot.Supply),
-                loaded is null ? "nothing noted yet" : $"{loaded.Named()}, since {Shown.Moment(loaded.At, f)}",
+                Said: loaded is null ? "nothing noted yet" : $"{loaded.Named()}, since {Shown.Moment(loaded.At, f)}",
                 left is { } l ? Amount(l, unit, f) : "",
                 left / slot.Full,
-                slot.LowAt / slot.Full,
+                LowShare: slot.LowAt / slot.Full,
                 left <= slot.LowAt,
                 loaded is not null && !slot.Accepts(loaded.Product) ? $"it takes {string.Join(" or ", slot.Takes)}" : ""
             );

@@ -69,7 +69,7 @@ internal static class TemplateEndpoints
                     new Core.Measures.Problem(
                         "bad-id",
                         $"An id of {id.Length} characters.",
-                        "id",
+                        Where: "id",
                         $"Between 1 and {LongestId}, made by the device."
                     ),
                 ]
@@ -126,7 +126,7 @@ internal static class TemplateEndpoints
                     409,
                     "begun",
                     $"{order.Value.Code} says something already.",
-                    "Begin a new ask, then take the template."
+                    remedy: "Begin a new ask, then take the template."
                 );
             }
             var styles = shop.Book(c).Styles;

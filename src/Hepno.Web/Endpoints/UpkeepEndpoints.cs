@@ -17,7 +17,7 @@ internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnly
         new MachineUpkeep(
             id,
             [.. Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))],
-            [.. Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]
+            [.. Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), Note: d.Note.Trim()))]
         );
 }
 
@@ -119,7 +119,11 @@ internal static class UpkeepEndpoints
             }
             var then = kept.Value with
             {
-                Done = [.. kept.Value.Done, new UpkeepDone(body.TaskId, body.Day, body.By.Trim(), body.Note.Trim())],
+                Done =
+                [
+                    .. kept.Value.Done,
+                    new UpkeepDone(body.TaskId, body.Day, body.By.Trim(), Note: body.Note.Trim()),
+                ],
             };
             RefusedException.IfAny(then.Problems());
             return new Written(id, Aggregates.Upkeep.Put(c, then, seen, request.Deed(shop.Clock, "upkeep done")));

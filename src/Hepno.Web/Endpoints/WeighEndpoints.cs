@@ -117,14 +117,14 @@ internal static class WeighEndpoints
             var book = shop.Book(connection);
             var c = shop.Case(connection, id, book);
             var of = c.Line(line);
-            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
+            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", id: method);
             if (of.InHand is not { } inHand || book.Presses.Count == 0)
             {
                 throw new RefusedException(
                     409,
                     "incomplete",
                     $"{c.Order.Code} cannot be compared yet.",
-                    "Finish the ask first, and add a press on the Floor."
+                    remedy: "Finish the ask first, and add a press on the Floor."
                 );
             }
             var answer = way.Answer(inHand, book);
@@ -139,7 +139,7 @@ internal static class WeighEndpoints
                     409,
                     "method-unfit",
                     $"{way.Name}: {answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.",
-                    "Look at a way that can do it.",
+                    remedy: "Look at a way that can do it.",
                     "method"
                 );
         });

@@ -60,7 +60,7 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
                     new(
                         "not-let-in",
                         "This device has not been let in.",
-                        "",
+                        Where: "",
                         "At the counter, open Numbers and choose \"Let a device in\"; type its six digits here."
                     ),
                 ]
@@ -69,7 +69,7 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
         return least == Caller.Machine
             ? Refusals.Refuse(
                 403,
-                [new("machine", "That is done at the machine Hepno runs on only.", "", "Go to that machine.")]
+                [new("machine", "That is done at the machine Hepno runs on only.", Where: "", "Go to that machine.")]
             )
             : Refusals.Refuse(
                 403,
@@ -77,7 +77,7 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
                     new(
                         "press-only",
                         "This device was let in for the press, and that is done at the counter.",
-                        "",
+                        Where: "",
                         "Do it at the counter, or make this a counter device there: Numbers, Devices."
                     ),
                 ]

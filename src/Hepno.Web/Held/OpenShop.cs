@@ -346,7 +346,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
                 book.Presses.Count == 0
                     ? "There is no press on the Floor."
                     : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.",
-                book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
+                remedy: book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
             );
         }
         return
@@ -359,7 +359,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
                             ?? throw new RefusedException(
                                 409,
                                 p.Line.Decision is null ? "no-method" : "method-unfit",
-                                p.Line.Decision is null
+                                sentence: p.Line.Decision is null
                                     ? c.Lines.Count == 1
                                         ? "No method is chosen yet."
                                         : $"No method is chosen yet for {p.Line.What}."

@@ -73,7 +73,7 @@ internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
             views.TryRemove(old, out _);
         }
         var id = Guid.NewGuid().ToString("N");
-        var view = views[id] = new(id, 0, 0, false, 0, 0, default, []);
+        var view = views[id] = new(id, 0, Of: 0, false, 0, Moved: 0, default, []);
         _ = Task.Run(() => Run(id));
         return view;
     }
@@ -119,10 +119,10 @@ internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
             views[id] = new(
                 id,
                 orders.Count,
-                orders.Count,
+                Of: orders.Count,
                 true,
                 moved.Count(l => l.FellUnder),
-                moved.Count,
+                Moved: moved.Count,
                 book.Numbers.Prices.LeastMarginShare,
                 [
                     .. moved

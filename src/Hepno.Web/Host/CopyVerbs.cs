@@ -47,7 +47,7 @@ internal static class CopyVerbs
 
     private static int Backup(string data, string file)
     {
-        var manifest = CopyArchive.Write(data, file, SystemClock.Instance.GetCurrentInstant());
+        var manifest = CopyArchive.Write(data, target: file, SystemClock.Instance.GetCurrentInstant());
         Console.WriteLine($"Backup made: {Path.GetFullPath(file)}, {Said(manifest)}.");
         if (manifest.Lost.Count > 0)
         {
@@ -87,7 +87,7 @@ internal static class CopyVerbs
 
     private static int Restore(string data, string source, bool sure)
     {
-        using var copy = Restoring.Unpack(source, data, Path.GetDirectoryName(Path.GetFullPath(data))!);
+        using var copy = Restoring.Unpack(source, data, beside: Path.GetDirectoryName(Path.GetFullPath(data))!);
         Console.WriteLine(
             $"This would put back {Said(copy.Manifest)}; made "
                 + $"{copy.Manifest.MadeAt.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)} UTC. Every part "

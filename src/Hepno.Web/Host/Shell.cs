@@ -302,7 +302,7 @@ internal static class Shell
                         new(
                             "status-404",
                             "There is nothing at this address.",
-                            "",
+                            Where: "",
                             "Look at the API document for what there is."
                         ),
                     ]

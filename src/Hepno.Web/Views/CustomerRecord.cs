@@ -68,9 +68,9 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
             where,
             c.Standing.Station,
             c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
-            held is null ? "" : Shown.Money(held.Value.Earned.Value, f),
+            Earned: held is null ? "" : Shown.Money(held.Value.Earned.Value, f),
             held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f),
-            c.Order.Facts.End.Ending?.Word ?? ""
+            Ended: c.Order.Facts.End.Ending?.Word ?? ""
         );
     }
 }

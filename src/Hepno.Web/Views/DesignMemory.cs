@@ -110,13 +110,13 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
                     c.Order.Id,
                     c.Order.Code,
                     day(c.Order.Facts.Pressing.StartedAt!.Value),
-                    $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, "
+                    Where: $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, "
                         + $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
                     $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}",
-                    line.Band.Made,
+                    With: line.Band.Made,
                     Settings(d.Recipe, f),
                     tally.Sum(t => t.Good),
-                    tally.Sum(t => t.Spoiled),
+                    Spoiled: tally.Sum(t => t.Spoiled),
                     reasons
                 );
             }

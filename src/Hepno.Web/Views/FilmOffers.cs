@@ -89,7 +89,7 @@ internal static class FilmOffers
             other.Ask.CustomerId is { } who ? Aggregates.Customers.Get(connection, who)?.Value.Name ?? "" : "",
             theirs.Copies.Count,
             shared.Apart.Value,
-            shared.AsOne.Value,
+            AsOne: shared.AsOne.Value,
             shared.Saves,
             shared.Mine,
             shared.Theirs,
@@ -107,7 +107,7 @@ internal static class FilmOffers
         ];
         return GangNest.Problems(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any()
             ? null
-            : LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, 1, null, designs);
+            : LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, seed: 1, null, designs);
     }
 
     // laid out, its film not here and not bought with another's

@@ -102,7 +102,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
             400,
             "no-film",
             $"{Aggregates.Orders.Get(c, orderId)?.Value.Code ?? "This order"} has no film of this printer there.",
-            "Choose from the prints that wait for it.",
+            remedy: "Choose from the prints that wait for it.",
             "prints"
         );
 }

@@ -96,7 +96,9 @@ public sealed record FloorSimulationView(
             drawn,
             [.. ways.Select(w => w.View)],
             FloorHelp.Said(FloorHelp.NarrowOf(own.Job, own.Found)),
-            own.Found.OverDwellSum == 0 ? "" : $"not a second too long would cost {Shown.Duration(zero)} in all",
+            ZeroOverDwell: own.Found.OverDwellSum == 0
+                ? ""
+                : $"not a second too long would cost {Shown.Duration(zero)} in all",
             [
                 .. FloorHelp
                     .Changes(own.Job, own.Found)
@@ -138,11 +140,11 @@ public sealed record FloorSimulationView(
         return new(
             job.Policy,
             $"{Shown.Number(found.MakespanSeconds / job.Pieces, 0, f)} s",
-            Shown.Duration(found.MakespanSeconds),
+            InAll: Shown.Duration(found.MakespanSeconds),
             found.MakespanSeconds,
             $"hands busy {Shown.Number(found.HandsShare * 100, 0, f)}% of the time, press "
                 + $"{Shown.Number(found.PressShare * 100, 0, f)}%, {found.LargestRack} on the rack at most",
-            found.OverDwellSum == 0
+            TooLong: found.OverDwellSum == 0
                 ? "nothing is pressed too long"
                 : $"at most {Shown.Number(found.OverDwellLargest, 0, f)} s too long, within the slack",
             string.Join("; ", order),

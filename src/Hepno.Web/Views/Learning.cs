@@ -101,7 +101,7 @@ internal sealed record LearningView(
             offers.Count > 0 ? offers[0] : null,
             Aggregates.Numbers.Get(connection, "1")?.Version ?? 0,
             done,
-            of
+            ReadOf: of
         );
     }
 
@@ -121,9 +121,9 @@ internal sealed record LearningView(
                     "",
                     "",
                     (double)held.Earned.Value,
-                    held.Lines.Sum(l => l.Held.HandsSeconds) / 3600,
+                    Recorded: held.Lines.Sum(l => l.Held.HandsSeconds) / 3600,
                     1,
-                    0
+                    Spoiled: 0
                 ),
             ]
             : [];
@@ -199,7 +199,7 @@ internal sealed record LearningView(
         return new(
             o.CodeOf(l.Asked.Id),
             before.Cost.Value,
-            after.Cost.Value,
+            CostThen: after.Cost.Value,
             new((price - fees - before.Cost.Value) / price),
             (price - fees - after.Cost.Value) / price,
             o.Quote is not null

@@ -125,7 +125,7 @@ public sealed record LayoutFigures(
         var (bill, order) = (on.Bill(found), on.Bill(needed));
         return new(
             found.UsedLengthIn,
-            found.FloorLengthIn,
+            FloorIn: found.FloorLengthIn,
             found.Sheets,
             found.FloorSheets,
             found.OverFloor,

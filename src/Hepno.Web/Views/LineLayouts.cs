@@ -106,7 +106,7 @@ internal static class LineLayouts
                 409,
                 "incomplete",
                 $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.",
-                "Finish the ask first."
+                remedy: "Finish the ask first."
             );
         var laidOn = LaidOn.Find(methodId ?? MethodOf(line), inHand, book);
         inHand = laidOn.Part;
@@ -124,7 +124,7 @@ internal static class LineLayouts
                 409,
                 "nothing-new",
                 $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.",
-                "Use fewer of the drawer's to print some new."
+                remedy: "Use fewer of the drawer's to print some new."
             );
         }
         var (film, ground) = Ground(
@@ -146,7 +146,7 @@ internal static class LineLayouts
             film,
             ground,
             prints,
-            shown ?? Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null),
+            shown ?? Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, seed: 1, null),
             shown is not null,
             settled is not null && !holds
                 ? "The layout that was settled was for other prints or another number: this is a new one."
@@ -205,7 +205,7 @@ internal static class LineLayouts
         RefusedException.IfAny(GangNest.Problems(on.Ground, laid, GangNest.MostInAll));
         var found = GangNest.Lay(on.Ground, laid, seed, steps, go);
         RefusedException.IfAny(found.LeftOut);
-        return new(lineId, film.Id, on.Key, designs, Copies(found.Placed), seed, found.Steps);
+        return new(lineId, film.Id, On: on.Key, designs, Copies(found.Placed), seed, found.Steps);
     }
 
     /// <summary>Copies as they are left lying, none pinned.</summary>
@@ -231,7 +231,7 @@ internal static class LineLayouts
         return new(
             l.Line.Asked.Id,
             l.Film.Id,
-            l.On.Key,
+            On: l.On.Key,
             Text(l.Film, l.On, f),
             l.On.DrawnOn(found.Sheets),
             [.. Fillable(l).Select(d => Drawn(l, d))],
@@ -443,7 +443,7 @@ internal static class LineLayouts
             return (
                 film,
                 film.Grounds().FirstOrDefault(g => g.Key == on)
-                    ?? throw RefusedException.NoSuch("roll or sheet", on ?? "")
+                    ?? throw RefusedException.NoSuch("roll or sheet", id: on ?? "")
             );
         }
         var all = laidOn.Lists.SelectMany(x => x.Grounds().Select(g => (Film: x, On: g))).ToList();
@@ -459,7 +459,7 @@ internal static class LineLayouts
                 all.Count == 0
                     ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet."
                     : "Its prints go on no roll or sheet of the Shelf.",
-                all.Count == 0
+                remedy: all.Count == 0
                     ? "Add the roll or the sheets to the film's price list on the Shelf."
                     : "Make them smaller, or add a wider roll on the Shelf."
             );
@@ -584,7 +584,7 @@ internal static class LineLayouts
                                 p.Key,
                                 k.Name,
                                 free,
-                                p.Lying,
+                                Used: p.Lying,
                                 Math.Min(free, p.Count + p.Lying),
                                 k.Oldest(),
                                 k.IsOld(today)
@@ -624,7 +624,7 @@ internal static class LineLayouts
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) =>
         new(
             film.Id,
-            on.Key,
+            On: on.Key,
             Text(film, on, f),
             cost,
             cost is null ? "a print does not go on it, or there are more than one layout holds" : ""

@@ -40,7 +40,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
             yield return new(
                 "lost-files",
                 $"{lost} pictures or attachments that the shop kept are gone or damaged.",
-                "The rest is copied. Send them again where they are missed, or put an older copy back."
+                Remedy: "The rest is copied. Send them again where they are missed, or put an older copy back."
             );
         }
         if (CopyingStore.Get(connection) is { TrialWell: false } settings)
@@ -48,7 +48,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
             yield return new(
                 "trial",
                 settings.TrialSaid,
-                "Another is made at once; make one yourself under Numbers, Copies, and check it."
+                Remedy: "Another is made at once; make one yourself under Numbers, Copies, and check it."
             );
         }
     }
@@ -61,7 +61,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
             yield return new(
                 "device-roles",
                 $"{string.Join(", ", untold.Select(d => d.Name))} may now do what is done at the press alone.",
-                "Say under Numbers, Devices, which of them are for the counter."
+                Remedy: "Say under Numbers, Devices, which of them are for the counter."
             );
         }
     }

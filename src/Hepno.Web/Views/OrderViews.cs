@@ -107,7 +107,7 @@ internal static class OrderViews
                 409,
                 "no-method",
                 $"Nothing to lay out: {(c.Lines.Count == 1 ? c.Order.Code : line.What)} has no method yet.",
-                "Choose one under Compare."
+                remedy: "Choose one under Compare."
             );
         }
         var f = book.Numbers.Format;
@@ -177,7 +177,7 @@ internal static class OrderViews
                 409,
                 "not-there",
                 $"{c.Order.Code} is not ready to press: {c.Standing.Missing[0].Text}.",
-                "Finish that first."
+                remedy: "Finish that first."
             );
         }
         var f = book.Numbers.Format;
@@ -199,7 +199,7 @@ internal static class OrderViews
                     l.LineId,
                     c.Line(l.LineId).What,
                     press?.Name ?? "",
-                    press is null ? "" : Cautions(press),
+                    PressCautions: press is null ? "" : Cautions(press),
                     [
                         .. l.Band.Decorations.Select(
                             (d, i) =>
@@ -223,7 +223,7 @@ internal static class OrderViews
             id,
             c.Order.Code,
             c.Customer?.Name ?? "",
-            placed?.End is { } end ? Shown.Clock(end.TimeOfDay, f) : "",
+            Ends: placed?.End is { } end ? Shown.Clock(end.TimeOfDay, f) : "",
             c.Order.Ask.Pieces,
             c.Order.Facts.Pressing.StartedAt is not null,
             lines,
@@ -241,7 +241,7 @@ internal static class OrderViews
                 409,
                 "not-there",
                 $"{c.Order.Code} is not handed over yet.",
-                "Learning begins when the pieces are with the customer."
+                remedy: "Learning begins when the pieces are with the customer."
             );
         }
         var f = c.Frozen.Numbers.Format;
@@ -408,7 +408,7 @@ internal static class OrderViews
             $"{place.Name.ToLowerInvariant()}{(d.Finishes.IsNone ? "" : ", finishing")}",
             Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f),
             pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "",
-            pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "",
+            TemperatureOther: pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "",
             setPoint,
             d.Recipe.DwellSeconds,
             d.Recipe.DwellSlackSeconds,
@@ -450,7 +450,7 @@ internal static class OrderViews
             notes.Add(
                 new(
                     Shown.AnHour(hours == 0 ? 0 : profit / hours, f),
-                    $"an hour over all lines; {Shown.Money(profit, f)} in all."
+                    Text: $"an hour over all lines; {Shown.Money(profit, f)} in all."
                 )
             );
         }
@@ -459,7 +459,7 @@ internal static class OrderViews
             notes.Add(
                 new(
                     $"{way.Parcels} × {way.Packaging.Name.ToLowerInvariant()}",
-                    $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, "
+                    Text: $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, "
                         + $"{way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."
                 )
             );
@@ -476,11 +476,11 @@ internal static class OrderViews
         var b = line.Band;
         yield return new(
             Shown.AnHour(b.Outcome.ProfitAnHour.Value, f),
-            $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage."
+            Text: $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage."
         );
         yield return new(
             Shown.Money(b.CostShown, f),
-            $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at "
+            Text: $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at "
                 + "six in a hundred."
         );
         var extended = line
@@ -490,7 +490,7 @@ internal static class OrderViews
         {
             yield return new(
                 string.Join(", ", extended.Select(s => s.Name)),
-                $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; "
+                Text: $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; "
                     + $"{(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}."
             );
         }
@@ -504,21 +504,21 @@ internal static class OrderViews
             };
             yield return new(
                 $"{cliff.Pieces} cost less",
-                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than "
+                Text: $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than "
                     + $"{q.AskOf(line).Pieces}: a price break. {advice}"
             );
         }
         if (b.OverMark > 0)
         {
-            yield return new($"{Shown.Money(b.OverMark, f)} over", "their mark a piece.");
+            yield return new($"{Shown.Money(b.OverMark, f)} over", Text: "their mark a piece.");
         }
         if (b.LateMinutes > 0)
         {
-            yield return new("Late", $"ready {Shown.Duration(b.LateMinutes * 60)} after they want it.");
+            yield return new("Late", Text: $"ready {Shown.Duration(b.LateMinutes * 60)} after they want it.");
         }
         foreach (var r in b.Verdict.Reasons)
         {
-            yield return new("With care", $"{r.Sentence}: {r.WouldWork}.");
+            yield return new("With care", Text: $"{r.Sentence}: {r.WouldWork}.");
         }
     }
 }

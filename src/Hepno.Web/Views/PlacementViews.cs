@@ -14,7 +14,7 @@ internal static class PlacementViews
         new(
             n.Identity.Paper,
             n.Identity.Name,
-            c.Order.Code,
+            Number: c.Order.Code,
             c.Customer?.Name ?? "",
             n.Format.Metric,
             [.. c.Lines.Select(l => (l.What, Prints(l, n.Format)))]
@@ -56,16 +56,16 @@ internal static class PlacementViews
             $"{place.Name} {Shown.Size(p.Print.Width, p.Print.Height, f)}",
             sizes,
             Shown.Length(p.FromSeamIn, f),
-            $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}",
+            Fingers: $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}",
             Aside(p) != 0
                 ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's "
                     + $"{(Aside(p) > 0 ? "left" : "right")}"
                 : "",
-            p.Where,
+            Seam: p.Where,
             place.IsAbove,
             p.FromSeamIn,
             Aside(p),
-            p.Print.Width,
+            WidthIn: p.Print.Width,
             p.Print.Height
         );
     }

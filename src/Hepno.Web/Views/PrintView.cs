@@ -48,7 +48,7 @@ public sealed record PrintView(
                     x.Flat.WidthIn,
                     x.Flat.HeightIn,
                     0,
-                    0,
+                    Fingers: 0,
                     place.Where
                 ));
         }
@@ -114,7 +114,7 @@ public sealed record PlaceView(
                 p.Id,
                 p.Name,
                 sizes.Min(p.WidthOn),
-                sizes.Max(p.WidthOn),
+                WidestIn: sizes.Max(p.WidthOn),
                 Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)),
                 Core.Orders.Places.TakesLayers(p.Id),
                 offered

@@ -40,7 +40,7 @@ internal static class QuoteVersions
                         new QuoteVersion(
                             i + 1,
                             At(q.Stored.SentAt),
-                            q.Stored.WithdrawnAt is { } at ? At(at) : "",
+                            Withdrawn: q.Stored.WithdrawnAt is { } at ? At(at) : "",
                             Shown.Money(q.Frozen.Total, f),
                             Changes(q.Frozen, i + 1 < earlier.Count ? earlier[i + 1].Frozen : now, f)
                         )

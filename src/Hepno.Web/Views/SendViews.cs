@@ -36,7 +36,7 @@ internal static class SendViews
                 409,
                 "not-there",
                 $"{c.Order.Code} is not quoted yet.",
-                "Send its quote first."
+                remedy: "Send its quote first."
             );
         var f = q.Numbers.Format;
         var facts = c.Order.Facts;
@@ -89,7 +89,7 @@ internal static class SendViews
                 409,
                 "collected",
                 $"{c.Order.Code} is collected: it needs no label.",
-                "Say under Ask that it is sent."
+                remedy: "Say under Ask that it is sent."
             );
         }
         if (c.Customer?.Address is not { Length: > 0 } address)
@@ -98,7 +98,7 @@ internal static class SendViews
                 409,
                 "no-address",
                 $"No address is known for {c.Customer?.Name}.",
-                "Type it on the customer's card: C."
+                remedy: "Type it on the customer's card: C."
             );
         }
         var ways = Ways(c);
@@ -109,11 +109,11 @@ internal static class SendViews
                 .Range(1, parcels)
                 .Select(n => new AddressLabel(
                     q.Numbers.Identity.Name,
-                    q.Numbers.Identity.Address,
+                    FromLine: q.Numbers.Identity.Address,
                     c.Customer.Name,
                     [.. address.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)],
                     c.Order.Code,
-                    $"{n} of {parcels}",
+                    Parcel: $"{n} of {parcels}",
                     ways.Count == 0 ? "" : $"{ways[0].GramsEach / 1000:0.0} kg"
                 )),
         ];

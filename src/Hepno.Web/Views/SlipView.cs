@@ -86,7 +86,7 @@ public sealed record SlipView(
         [
             new(
                 "Pieces",
-                pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "",
+                Figure: pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "",
                 PiecesNote(c)
             ),
         ];
@@ -96,7 +96,7 @@ public sealed record SlipView(
             rows.Add(
                 new(
                     "Due",
-                    day,
+                    Figure: day,
                     DueNote(
                         c,
                         whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At),
@@ -131,7 +131,7 @@ public sealed record SlipView(
                 rows.Add(
                     new(
                         Price,
-                        Shown.Money(c.Frozen.Total, f),
+                        Figure: Shown.Money(c.Frozen.Total, f),
                         c.Frozen.Postage > 0 ? "with postage and tax"
                             : c.Frozen.Tax > 0 ? "with tax"
                             : each
@@ -142,11 +142,11 @@ public sealed record SlipView(
             else if (OrderViews.HeldOf(c) is { } held)
             {
                 // what it came to, not what the quote hoped for
-                rows.Add(new(Price, Shown.Money(goods, f), each));
+                rows.Add(new(Price, Figure: Shown.Money(goods, f), each));
                 rows.Add(
                     new(
                         Profit,
-                        Shown.Money(held.Earned.Value, f),
+                        Figure: Shown.Money(held.Earned.Value, f),
                         $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"
                     )
                 );
@@ -159,11 +159,11 @@ public sealed record SlipView(
             {
                 var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
                 var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
-                rows.Add(new(Price, Shown.Money(goods, f), each));
+                rows.Add(new(Price, Figure: Shown.Money(goods, f), each));
                 rows.Add(
                     new(
                         Profit,
-                        Shown.Money(profit, f),
+                        Figure: Shown.Money(profit, f),
                         $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, "
                             + $"{Shown.Duration((double)hands)} of hands"
                     )
@@ -209,7 +209,7 @@ public sealed record SlipView(
         return MakeQuote
             .Charged(
                 bands.Zip(c.Lines).Sum(x => MakeQuote.Goods(x.First, x.Second.Asked.Pieces, n.Format.MinorDigits)),
-                PostageOnTop(c, book),
+                postage: PostageOnTop(c, book),
                 n
             )
             .Total;
@@ -218,16 +218,16 @@ public sealed record SlipView(
     private static SlipRow Ended(Ending e, FigureFormat f) =>
         e.Kind switch
         {
-            EndKind.ThrownAway => new("Thrown away", "", e.Why),
-            EndKind.Declined => new("Declined", "", e.Why),
+            EndKind.ThrownAway => new("Thrown away", Figure: "", e.Why),
+            EndKind.Declined => new("Declined", Figure: "", e.Why),
             EndKind.Lost => new(
                 "Lost",
-                e.TheirPrice is { } price ? Shown.Money(price, f) : "",
+                Figure: e.TheirPrice is { } price ? Shown.Money(price, f) : "",
                 e.ToWhom.Length > 0 ? $"to {e.ToWhom}: {e.Why}" : e.Why
             ),
             _ => new(
                 "Cancelled",
-                e.Settled == 0 ? "" : Shown.Money(Math.Abs(e.Settled), f),
+                Figure: e.Settled == 0 ? "" : Shown.Money(Math.Abs(e.Settled), f),
                 $"{(e.Settled > 0 ? "still to be paid: " : e.Settled < 0 ? "to be given back: " : "")}{e.Why}"
             ),
         };
@@ -279,30 +279,34 @@ public sealed record SlipView(
         switch (c.Standing.Station)
         {
             case Station.Ask:
-                return new("compare", "Compare the ways", first);
+                return new("compare", "Compare the ways", Waits: first);
             case Station.Compare:
                 return c.Lines.Count > 1
                         ? new(
                             "choose",
                             $"Choose for {c.Lines.Count(l => l.Decision is null)} of {c.Lines.Count} lines",
-                            ""
+                            Waits: ""
                         )
-                    : bands is null ? new("choose", "Choose a method", "no method can do it as asked")
-                    : new("choose", $"Take {How()}", "");
+                    : bands is null ? new("choose", "Choose a method", Waits: "no method can do it as asked")
+                    : new("choose", $"Take {How()}", Waits: "");
             case Station.Layout:
-                return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
+                return new(
+                    "lay-out",
+                    bands is null ? "Quote it" : $"Quote on {How()}",
+                    Waits: bands is null ? Unfit : ""
+                );
             case Station.Quote:
                 return new(
                     "send",
                     bands is null ? "Send the quote" : $"Send {Shown.Money(WithTax(c, bands, book), f)}",
-                    bands is null ? Unfit : ""
+                    Waits: bands is null ? Unfit : ""
                 );
             case Station.Gather:
                 var waiting = facts.Gathering.Items.Count(i => i.DoneAt is null);
-                return facts.Gathering.Approval is null ? new("approve", "Take their yes", "")
+                return facts.Gathering.Approval is null ? new("approve", "Take their yes", Waits: "")
                     : c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null
-                        ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "")
-                    : new("tick", $"Tick off the next of {waiting}", "");
+                        ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", Waits: "")
+                    : new("tick", $"Tick off the next of {waiting}", Waits: "");
             case Station.Press:
                 return new(
                     "run",
@@ -310,17 +314,17 @@ public sealed record SlipView(
                         ? $"Press {c.Order.Ask.Pieces} "
                             + $"{(c.Lines.Count == 1 ? GarmentNouns.For(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
                         : "Back to the run",
-                    ""
+                    Waits: ""
                 );
             case Station.Send:
                 var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Sending.Counted.Sum(x => x.Pieces);
-                return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
+                return new("hand-over", "Hand it over", Waits: left > 0 ? $"{left} pieces to count" : "");
             case Station.Learn:
-                return new("close", $"Close {c.Order.Code}", "");
+                return new("close", $"Close {c.Order.Code}", Waits: "");
             default:
                 return c.Order.Facts.End.Ending is null
-                    ? new("none", "Closed", "off the line")
-                    : new("bring-back", $"Bring {c.Order.Code} back", "");
+                    ? new("none", "Closed", Waits: "off the line")
+                    : new("bring-back", $"Bring {c.Order.Code} back", Waits: "");
         }
     }
 }

@@ -57,7 +57,9 @@ internal static class SparesView
         var lacks =
             style.Supplier == SimulatedSupplier.Name
                 ? bought
-                    .Where(s => SimulatedSupplier.StockOf(style.Name, ask.Colourway.Name, s.Size, today) < s.Pieces)
+                    .Where(s =>
+                        SimulatedSupplier.StockOf(style.Name, colour: ask.Colourway.Name, s.Size, today) < s.Pieces
+                    )
                     .ToList()
                 : [];
         if (lacks.Count > 0)

@@ -75,7 +75,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
                 u.Layer,
                 Label(u.PlacementId, u.Layer),
                 "",
-                Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f),
+                Used: Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f),
                 []
             ))
             .Concat(
@@ -95,7 +95,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
                                 .For(b.Purchase, free)
                                 .Select(o => new PieceOffer(
                                     o.Piece.Id,
-                                    Said(o.Piece, o.Piece.WidthIn, o.Piece.LengthIn, f),
+                                    Text: Said(o.Piece, o.Piece.WidthIn, o.Piece.LengthIn, f),
                                     o.Cuts,
                                     o.Saves
                                 )),

@@ -32,7 +32,7 @@ internal static class Collision
                     "stale",
                     sentence,
                     collide.FirstOrDefault() ?? "",
-                    collide.Count == 0 ? "Keep both changes with one key." : "Choose which of them stands."
+                    Remedy: collide.Count == 0 ? "Keep both changes with one key." : "Choose which of them stands."
                 ),
             ],
             new Dictionary<string, object?>

@@ -38,7 +38,7 @@ internal static class Edge
                                 400,
                                 "empty-body",
                                 "The body says nothing.",
-                                "Send JSON with the fields of the API document."
+                                remedy: "Send JSON with the fields of the API document."
                             );
                         }
                         if (EdgeJson.Wrong(value) is { } wrong)
@@ -117,7 +117,7 @@ internal static class Edge
                     400,
                     "bad-id",
                     $"\"{shown}\" in the address is no {key}.",
-                    $"Letters, digits and signs that can be seen, at most {LongestName} of them.",
+                    remedy: $"Letters, digits and signs that can be seen, at most {LongestName} of them.",
                     key
                 );
             }

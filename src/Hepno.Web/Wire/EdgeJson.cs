@@ -101,7 +101,7 @@ internal static class EdgeJson
                 // annotations say of a list that it is there, not of what is in it
                 throw new UnfitJsonException(
                     $"[{place}]",
-                    "is nothing",
+                    what: "is nothing",
                     "Leave that place of the list out, or say what stands there."
                 );
             }

@@ -27,7 +27,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
                     new Problem(
                         "stale",
                         "This was changed on another device in the meantime.",
-                        "",
+                        Where: "",
                         "Look at the change, then do it again."
                     ),
                 ],
@@ -40,7 +40,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
                     new Problem(
                         "overflow",
                         "These figures are too large to be reckoned with together.",
-                        "",
+                        Where: "",
                         "Look for one with too many digits."
                     ),
                 ],
@@ -62,7 +62,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
                 new Problem(
                     "fault",
                     $"Hepno made a mistake. It is written down under {id}.",
-                    "",
+                    Where: "",
                     "What you typed is still here. Try again; nothing was half saved."
                 ),
             ];
@@ -94,12 +94,17 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
         switch (bad.StatusCode)
         {
             case 413:
-                return new("too-large", "That is more than 1 MB: Hepno does not take it.", "", "Send less at once.");
+                return new(
+                    "too-large",
+                    "That is more than 1 MB: Hepno does not take it.",
+                    Where: "",
+                    "Send less at once."
+                );
             case 415:
                 return new(
                     "media-type",
                     "This content type is not taken here.",
-                    "",
+                    Where: "",
                     "Send JSON (application/json), or the kind of file the API document names for this call."
                 );
             default:
@@ -109,14 +114,19 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
         {
             var name = ParameterName().Match(bad.Message) is { Success: true } m ? m.Groups[1].Value : "";
             return name.Length > 0
-                ? new("unreadable", $"\"{name}\" in the address cannot be read.", name, "Look at its value again.")
-                : new("unreadable", "The body is empty or cannot be read.", "", "Send JSON.");
+                ? new(
+                    "unreadable",
+                    $"\"{name}\" in the address cannot be read.",
+                    Where: name,
+                    "Look at its value again."
+                )
+                : new("unreadable", "The body is empty or cannot be read.", Where: "", "Send JSON.");
         }
         var path = (json.Path ?? "$").TrimStart('$').TrimStart('.');
         if (json is UnfitJsonException unfit)
         {
             var field = path.Length == 0 || unfit.Field.StartsWith('[') ? path + unfit.Field : $"{path}.{unfit.Field}";
-            return new("unfit", $"\"{field}\" {unfit.What}.", field, unfit.Remedy);
+            return new("unfit", $"\"{field}\" {unfit.What}.", Where: field, unfit.Remedy);
         }
         if (Including().Match(json.Message) is { Success: true } missing)
         {
@@ -125,7 +135,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             return new(
                 "missing-field",
                 $"Missing: {string.Join(", ", names.Select(n => parent + n))}.",
-                parent + names[0],
+                Where: parent + names[0],
                 "Send every field; null where nothing is said."
             );
         }
@@ -134,7 +144,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             return new(
                 "unknown-field",
                 $"\"{unknown.Groups[1].Value}\" is not a field here.",
-                path,
+                Where: path,
                 "Look at the API document for the names."
             );
         }
@@ -143,7 +153,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             return new(
                 "malformed",
                 "This is not JSON that can be read.",
-                "",
+                Where: "",
                 "Look for a missing bracket, comma or quote."
             );
         }
@@ -151,7 +161,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
         return new(
             "unreadable-field",
             typed.Length == 0 ? $"\"{path}\" cannot be read." : $"\"{path}\" cannot be {typed}.",
-            path,
+            Where: path,
             "Look at its kind: a whole number, a number, text, a date like 2026-06-12, the shop's clock like "
                 + "2026-06-12T14:00, or one of the words of the API document."
         );

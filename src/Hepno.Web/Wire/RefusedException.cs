@@ -29,7 +29,7 @@ internal sealed class RefusedException(
             404,
             "unknown",
             $"There is no {what} \"{(id.Length > 60 ? id[..60] : id)}\".",
-            "It may have been removed, or the address is mistyped."
+            remedy: "It may have been removed, or the address is mistyped."
         );
 
     /// <summary>Refuses when anything is wrong.</summary>
