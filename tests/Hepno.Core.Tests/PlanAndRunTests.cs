@@ -194,6 +194,13 @@ public class RunTests
             state.Todo.OrderBy(t => t.PieceNo).Select(t => $"{t.LineId} {t.PieceNo}.{t.Pass}")
         );
         Assert.Equal(["tees", "tees", "tees", "caps"], state.Todo.Select(t => t.LineId));
+        // another pair of hands goes through the same lines and passes, the last piece first
+        state = RunFold.Fold(lines, []);
+        Assert.Equal(["1.1", "2.1", "1.2", "2.2", "3.1", "4.1"], state.Todo.Select(t => $"{t.PieceNo}.{t.Pass}"));
+        Assert.Equal(
+            ["2.1", "1.1", "2.2", "1.2", "4.1", "3.1"],
+            state.Todo.OrderBy(t => t.FromEnd).Select(t => $"{t.PieceNo}.{t.Pass}")
+        );
         Assert.Equal(
             [("tees", "S", 0, 0), ("tees", "M", 0, 0), ("caps", "One size", 1, 1)],
             state.Sizes.Select(s => (s.LineId, s.Size, s.Good, s.Spoiled))

@@ -87,7 +87,11 @@ public sealed record HandOver(string To, Instant At);
 /// <summary>Another method offered to the customer beside the quoted one.</summary>
 /// <param name="LineId">For which line.</param>
 /// <param name="MethodId">Key of the method.</param>
-public sealed record OfferedWay(LineId LineId, MethodId MethodId);
+public sealed record OfferedWay(LineId LineId, MethodId MethodId)
+{
+    /// <summary>How many a line may have: a customer weighs three and the quoted one, not a list of all.</summary>
+    public const int Most = 3;
+}
 
 /// <summary>The customer's word that a garment of their own may be spoiled, or our own test of its cloth.</summary>
 /// <param name="LineId">For which line.</param>

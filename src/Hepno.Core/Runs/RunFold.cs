@@ -61,7 +61,16 @@ public sealed record PieceState(
 /// <param name="Pass">Which decoration, from 1.</param>
 /// <param name="Size">Size.</param>
 /// <param name="Says">Its own name and number; empty for none.</param>
-public sealed record RunTask(LineId LineId, int PieceNo, int Attempt, int Pass, string Size, string Says = "");
+/// <param name="FromEnd">Its place, from 0, for another pair of hands: they begin at the far end of each pass.</param>
+public sealed record RunTask(
+    LineId LineId,
+    int PieceNo,
+    int Attempt,
+    int Pass,
+    string Size,
+    string Says = "",
+    int FromEnd = 0
+);
 
 /// <summary>Good and spoiled pieces of a size.</summary>
 /// <param name="LineId">Line.</param>
@@ -157,7 +166,7 @@ public static class RunFold
                 tallies.Add(new(line.LineId, size.Size, size.Pieces, good, spoiled));
             }
             // a line is pressed through before the next: its garment, its settings and its transfers lie ready together
-            todo.AddRange(left.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo));
+            todo.AddRange(InOrder(left, todo.Count));
         }
         return new(
             tallies.Sum(t => t.Good),
@@ -170,6 +179,13 @@ public static class RunFold
             standing.LastOrDefault(counted.Contains),
             events.Count
         );
+    }
+
+    private static IEnumerable<RunTask> InOrder(List<RunTask> left, int before)
+    {
+        var byPass = left.OrderBy(t => t.Pass).ThenBy(t => t.Attempt);
+        var far = byPass.ThenByDescending(t => t.PieceNo).Select((t, i) => (t, i)).ToDictionary(x => x.t, x => x.i);
+        return byPass.ThenBy(t => t.PieceNo).Select(t => t with { FromEnd = before + far[t] });
     }
 
     /// <summary>Events of one line's pieces.</summary>

@@ -14,8 +14,6 @@ internal static class ChooseDeeds
 {
     private const int MostWhy = 300;
 
-    private const int MostOffered = 3;
-
     /// <summary>Chooses a line's method, and lays out what it buys.</summary>
     public static long Choose(
         SqliteConnection connection,
@@ -209,12 +207,12 @@ internal static class ChooseDeeds
             .Order.Facts.Choice.Offered.Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id)
             .ToList();
         List<OfferedWay> all = offered ? [.. rest, new(line.Asked.Id, method.Id)] : rest;
-        if (all.Count(w => w.LineId == line.Asked.Id) > MostOffered)
+        if (all.Count(w => w.LineId == line.Asked.Id) > OfferedWay.Most)
         {
             throw new RefusedException(
                 409,
                 "many",
-                $"{MostOffered} other ways are offered already.",
+                $"{OfferedWay.Most} other ways are offered already.",
                 remedy: "Take one back first.",
                 "methodId"
             );

@@ -113,7 +113,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method. */
+        /**
+         * A line of an order on the press floor by its chosen method: one at a time and as a stream, and what
+         *         would help. Without a line, its first that has a method.
+         */
         get: operations["orderPressFloor"];
         put?: never;
         post?: never;
@@ -130,7 +133,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from. */
+        /**
+         * Every step of the press floor: its starting time, the shop's own, and where the one that holds comes
+         *         from.
+         */
         get: operations["stepTimes"];
         put?: never;
         post?: never;
@@ -268,7 +274,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name until they are thirteen months old. */
+        /**
+         * Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name
+         *         until they are thirteen months old.
+         */
         post: operations["eraseCustomer"];
         delete?: never;
         options?: never;
@@ -693,9 +702,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside. */
+        /**
+         * Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages
+         *         beside.
+         */
         get: operations["archive"];
-        /** Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing. */
+        /**
+         * Brings such a file into a shop that has no orders, customers or styles yet; all of it or
+         *         nothing.
+         */
         put: operations["bringArchive"];
         post?: never;
         delete?: never;
@@ -730,7 +745,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width. */
+        /**
+         * Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a
+         *         width.
+         */
         post: operations["calibratePrinter"];
         delete?: never;
         options?: never;
@@ -747,7 +765,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said. */
+        /**
+         * Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is
+         *         no longer offered is left to be said.
+         */
         post: operations["beginFromTemplate"];
         delete?: never;
         options?: never;
@@ -762,7 +783,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Server-sent events from Last-Event-ID on: `{seq, kind, id, version}` each, or `reload` after too many. */
+        /**
+         * Server-sent events from Last-Event-ID on: `{seq, kind, id, version}` each, or `reload` after
+         *         too many.
+         */
         get: operations["changes"];
         put?: never;
         post?: never;
@@ -814,7 +838,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every method held against a line of the order (the first when none is named), at its own quantity or another. */
+        /**
+         * Every method held against a line of the order (the first when none is named), at its own quantity or
+         *         another.
+         */
         get: operations["compare"];
         put?: never;
         post?: never;
@@ -865,7 +892,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands. */
+        /**
+         * Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings,
+         *         close bands.
+         */
         get: operations["ribbon"];
         put?: never;
         post?: never;
@@ -1207,7 +1237,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise. */
+        /**
+         * Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or
+         *         promise.
+         */
         post: operations["approve"];
         delete?: never;
         options?: never;
@@ -1514,7 +1547,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one. */
+        /**
+         * Says which pieces this device has, in place of what it said before, and answers which others have: two
+         *         devices are never given the same one.
+         */
         put: operations["piecesInHand"];
         post?: never;
         delete?: never;
@@ -1531,7 +1567,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Adds an event and answers with the folded counts. Carries no version: events only ever accrue. */
+        /**
+         * Adds an event and answers with the folded counts. Carries no version: events only ever
+         *         accrue.
+         */
         put: operations["addRunEvent"];
         post?: never;
         delete?: never;
@@ -2365,7 +2404,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing. */
+        /**
+         * Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as
+         *         a heading row says. All or nothing.
+         */
         post: operations["readNames"];
         delete?: never;
         options?: never;
@@ -2382,7 +2424,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it. */
+        /**
+         * Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other
+         *         lines beside it.
+         */
         post: operations["computeCompare"];
         delete?: never;
         options?: never;
@@ -2399,7 +2444,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be sent now. */
+        /**
+         * Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be
+         *         sent now.
+         */
         post: operations["computeQuote"];
         delete?: never;
         options?: never;
@@ -2433,7 +2481,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would help. */
+        /**
+         * Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would
+         *         help.
+         */
         post: operations["computePressFloor"];
         delete?: never;
         options?: never;
@@ -2484,7 +2535,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Names another folder of this machine that gets copies too, a stick or a drive of the network; its first copy is made at once. Only at the machine itself. */
+        /**
+         * Names another folder of this machine that gets copies too, a stick or a drive of the network; its first
+         *         copy is made at once. Only at the machine itself.
+         */
         put: operations["setSecondFolder"];
         post?: never;
         delete?: never;
@@ -2501,7 +2555,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever. */
+        /**
+         * Says how many months earlier states of orders are kept. Quotes, what happened and when stay for
+         *         ever.
+         */
         put: operations["keepHistory"];
         post?: never;
         delete?: never;
@@ -2554,7 +2611,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Puts a copy in place of what is there; what is there is copied first. Only at the machine itself. */
+        /**
+         * Puts a copy in place of what is there; what is there is copied first. Only at the machine
+         *         itself.
+         */
         post: operations["restoreCopy"];
         delete?: never;
         options?: never;
@@ -2571,7 +2631,11 @@ export interface paths {
         };
         /** customers, styles, materials or prices as a table. */
         get: operations["csvOut"];
-        /** Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words others use. */
+        /**
+         * Brings a table in, every row or none; a row with the id or name of a thing that is here changes it.
+         *         Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words
+         *         others use.
+         */
         put: operations["csvIn"];
         post?: never;
         delete?: never;
@@ -2589,7 +2653,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or change; or what is wrong, row by row. */
+        /**
+         * Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or
+         *         change; or what is wrong, row by row.
+         */
         post: operations["csvLook"];
         delete?: never;
         options?: never;
@@ -2675,7 +2742,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture. */
+        /**
+         * Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its
+         *         picture.
+         */
         put: operations["sendArtwork"];
         post?: never;
         delete?: never;
@@ -2691,7 +2761,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for. */
+        /**
+         * Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked
+         *         for.
+         */
         get: operations["artworkPicture"];
         put?: never;
         post?: never;
@@ -2727,7 +2800,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed. */
+        /**
+         * Makes a new artwork of a link or text: a square code on its light ground, and how small it may be
+         *         printed.
+         */
         post: operations["makeCode"];
         delete?: never;
         options?: never;
@@ -2828,7 +2904,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent with. */
+        /**
+         * Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent
+         *         with.
+         */
         put: operations["save-places"];
         post?: never;
         delete?: never;
@@ -2931,7 +3010,10 @@ export interface paths {
         };
         /** What a press says of itself: the simulated one that ships with the program. */
         get: operations["pressReadout"];
-        /** Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out. */
+        /**
+         * Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it
+         *         out.
+         */
         put: operations["setPress"];
         post?: never;
         delete?: never;
@@ -2947,7 +3029,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The verdict of every test, what they make of every recipe, what is left of the test garments, by the core's rules. */
+        /**
+         * The verdict of every test, what they make of every recipe, what is left of the test garments, by the
+         *         core's rules.
+         */
         get: operations["spotTestVerdicts"];
         put?: never;
         post?: never;
@@ -2966,7 +3051,10 @@ export interface paths {
         };
         /** A photograph of a test. */
         get: operations["testPhoto"];
-        /** Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into it. */
+        /**
+         * Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into
+         *         it.
+         */
         put: operations["addTestPhoto"];
         post?: never;
         /** Takes a photograph off a test; what is in it stays for taking back. */
@@ -3017,7 +3105,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every printer's materials: what is in it, how much is left, how far that goes, what does not match. */
+        /**
+         * Every printer's materials: what is in it, how much is left, how far that goes, what does not
+         *         match.
+         */
         get: operations["suppliesView"];
         put?: never;
         post?: never;
@@ -3121,7 +3212,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that time. */
+        /**
+         * Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that
+         *         time.
+         */
         put: operations["saveCure"];
         post?: never;
         delete?: never;
@@ -3156,7 +3250,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What does not go on is said, everything else is laid. */
+        /**
+         * Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What
+         *         does not go on is said, everything else is laid.
+         */
         post: operations["computeLayout"];
         delete?: never;
         options?: never;
@@ -3173,7 +3270,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** How many copies of each design on sheets that are all alike, and how many sheets, for the least money; in several layouts where that costs less. */
+        /**
+         * How many copies of each design on sheets that are all alike, and how many sheets, for the least money;
+         *         in several layouts where that costs less.
+         */
         post: operations["computeIdenticalSheets"];
         delete?: never;
         options?: never;
@@ -3190,7 +3290,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sheets that overlap to print a garment all over: how many, where each lies, in which order they are joined, and whether a little less would save some. With the platen as sheet it counts press positions. */
+        /**
+         * Sheets that overlap to print a garment all over: how many, where each lies, in which order they are
+         *         joined, and whether a little less would save some. With the platen as sheet it counts press positions.
+         */
         post: operations["computeTiles"];
         delete?: never;
         options?: never;
@@ -3239,7 +3342,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest; by its prints' own outlines or their boxes, as settled when not said. */
+        /**
+         * The layout of a line: as settled, else by the usual orders; on the film asked for, else on the
+         *         cheapest; by its prints' own outlines or their boxes, as settled when not said.
+         */
         get: operations["lineLayout"];
         /** Settles a layout for the line; the whole of it is looked over first. */
         put: operations["settleLayout"];
@@ -3277,7 +3383,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies is moved and nothing is kept. */
+        /**
+         * Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies
+         *         is moved and nothing is kept.
+         */
         post: operations["fillLayout"];
         delete?: never;
         options?: never;
@@ -3294,7 +3403,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Buys the line's film as one with another order's, on this line's layout; both must wait for it. */
+        /**
+         * Buys the line's film as one with another order's, on this line's layout; both must wait for
+         *         it.
+         */
         post: operations["joinLayout"];
         delete?: never;
         options?: never;
@@ -3328,7 +3440,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new. */
+        /**
+         * Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed
+         *         new.
+         */
         post: operations["useFromDrawer"];
         delete?: never;
         options?: never;
@@ -3345,7 +3460,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back. */
+        /**
+         * Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece
+         *         back.
+         */
         post: operations["useRemnant"];
         delete?: never;
         options?: never;
@@ -3362,7 +3480,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it. */
+        /**
+         * Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only
+         *         by settling it.
+         */
         post: operations["searchLayout"];
         delete?: never;
         options?: never;
@@ -3445,7 +3566,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by band. */
+        /**
+         * One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by
+         *         band.
+         */
         get: operations["layoutPng"];
         put?: never;
         post?: never;
@@ -3498,7 +3622,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it. */
+        /**
+         * Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by
+         *         settling it.
+         */
         post: operations["bringLayout"];
         delete?: never;
         options?: never;
@@ -3531,7 +3658,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself. */
+        /**
+         * Says whether other devices of the shop's network reach Hepno from its next start on. Only at the
+         *         machine itself.
+         */
         put: operations["setReach"];
         post?: never;
         delete?: never;
@@ -3549,7 +3679,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself. */
+        /**
+         * Makes the six digits that let one device in, for the press or for the counter. Only at the machine
+         *         itself.
+         */
         post: operations["letDeviceIn"];
         delete?: never;
         options?: never;
@@ -3582,7 +3715,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself. */
+        /**
+         * Says what a device may do: what is done at the press, or everything of the counter. Only at the machine
+         *         itself.
+         */
         put: operations["setDeviceRole"];
         post?: never;
         delete?: never;
@@ -3784,7 +3920,8 @@ export interface components {
             /** @description Names and numbers, a piece each; null when all pieces are alike. */
             names: null | components["schemas"]["OwnPiece"][];
             /**
-             * @description True when the customer brings the garments: they cost nothing, none is to spare, and StyleId says which of ours they are like.
+             * @description True when the customer brings the garments: they cost nothing, none is to spare, and
+             *                 StyleId says which of ours they are like.
              * @default false
              */
             theirs: boolean;
@@ -3894,7 +4031,10 @@ export interface components {
             thumb: null | components["schemas"]["RuleOfThumb"];
             /** @description What is won and lost by decorating the piece in several ways; empty where it is done in one. */
             mixing: string[];
-            /** @description Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed over. */
+            /**
+             * @description Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed
+             *                 over.
+             */
             notUsed: string[];
             /** @description What it is like on the garment. */
             character: components["schemas"]["Character"];
@@ -3989,7 +4129,10 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's empty corners. */
+        /**
+         * @description A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's
+         *         empty corners.
+         */
         BroughtLayoutBody: {
             filmId: string;
             on: string;
@@ -4003,7 +4146,8 @@ export interface components {
             tiers: components["schemas"]["PriceTier"][];
             /**
              * Format: double
-             * @description The supplier charges no freight from so much money of its goods in one order; null when it always does.
+             * @description The supplier charges no freight from so much money of its goods in one order; null
+             *                 when it always does.
              */
             freeFreightFrom: null | number;
             /**
@@ -4014,7 +4158,8 @@ export interface components {
             packOf: number;
             /**
              * Format: time
-             * @description Ordered after this hour it is sent a working day later; null when it makes no difference.
+             * @description Ordered after this hour it is sent a working day later; null when it makes no
+             *                 difference.
              */
             cutOff: null | string;
             /**
@@ -4028,7 +4173,8 @@ export interface components {
              */
             codeUntil: null | string;
             /**
-             * @description True where the supplier counts an order's value at list prices without surcharges; false for what it invoices.
+             * @description True where the supplier counts an order's value at list prices without surcharges; false
+             *                 for what it invoices.
              * @default false
              */
             valueAtList: boolean;
@@ -4072,7 +4218,10 @@ export interface components {
              */
             arrives: string;
         };
-        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (docs/trade 2). */
+        /**
+         * @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper
+         *                 (docs/trade 2).
+         */
         Calender: {
             /** @description Identity. */
             id: string;
@@ -4152,7 +4301,8 @@ export interface components {
             whiteMl: number;
         };
         /**
-         * @description Who calls, from the one who may least to the one who may most; each may do what those before it may.
+         * @description Who calls, from the one who may least to the one who may most; each may do what those before it
+         *         may.
          * @enum {unknown}
          */
         Caller: "stranger" | "press" | "counter" | "machine";
@@ -4229,7 +4379,10 @@ export interface components {
              */
             saves: number;
         };
-        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade 8). */
+        /**
+         * @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade
+         *                 8).
+         */
         CloseStretch: {
             /**
              * Format: int32
@@ -4318,7 +4471,10 @@ export interface components {
              */
             paintShare: number;
         };
-        /** @description The colours of an artwork as they were measured on its picture, the one with most paint first. Two with the same colours are equal. */
+        /**
+         * @description The colours of an artwork as they were measured on its picture, the one with most paint first. Two with the
+         *                 same colours are equal.
+         */
         ColourCuts: {
             /** @description At least one. */
             colours: components["schemas"]["ColourCut"][];
@@ -4345,7 +4501,8 @@ export interface components {
             spots: components["schemas"]["SpotColour"][];
             /**
              * Format: double
-             * @description Share of the solid pixels that differ a little from their neighbours: gradients, photographs, noise.
+             * @description Share of the solid pixels that differ a little from their neighbours: gradients,
+             *                 photographs, noise.
              */
             gradientShare: number;
             /** @description True when it is rather a gradient or photograph than flat colours. */
@@ -4396,13 +4553,17 @@ export interface components {
              * @description When it is wanted, or null.
              */
             dueAt: null | string;
-            /** @description Those that can: fitting ones, the recommended first, a plain yes before one with care, then by what they leave at one price; then the rest by how far they miss. */
+            /**
+             * @description Those that can: fitting ones, the recommended first, a plain yes before one with care, then by
+             *                 what they leave at one price; then the rest by how far they miss.
+             */
             bands: components["schemas"]["Band"][];
             /** @description Those that cannot. */
             folds: components["schemas"]["Fold"][];
             /**
              * Format: double
-             * @description The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.
+             * @description The price a piece at which methods are ranked: the mark, or the least a plain yes that fits
+             *                 is sold at; a dearer way is no better for being dearer.
              * @default 0
              */
             onePrice: number;
@@ -4475,7 +4636,10 @@ export interface components {
             madeAt: string;
             /** @description What it holds, in words. */
             said: string;
-            /** @description False where its list of contents is not the one it was made with: it does not count, and is made again. */
+            /**
+             * @description False where its list of contents is not the one it was made with: it does not count, and is
+             *         made again.
+             */
             isWhole: boolean;
             /**
              * Format: int64
@@ -4533,7 +4697,8 @@ export interface components {
             handsWorthAnHour: number;
             /**
              * Format: double
-             * @description Share of runs that are to come out whole of what was bought for them: what spares are reckoned by, 0 to 1.
+             * @description Share of runs that are to come out whole of what was bought for them: what spares are
+             *                 reckoned by, 0 to 1.
              */
             completeShare: number;
         };
@@ -4659,7 +4824,10 @@ export interface components {
              */
             morePrices: number;
         };
-        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade 15.3). */
+        /**
+         * @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays
+         *                 known which prints shared a heat (docs/trade 15.3).
+         */
         CureBatch: {
             /** @description Identity. */
             id: string;
@@ -4706,7 +4874,10 @@ export interface components {
             /** @description Why; needed for bad. */
             why: string;
         };
-        /** @description Film cured together, or a correction of it. When, which lots and how much it used are known already. */
+        /**
+         * @description Film cured together, or a correction of it. When, which lots and how much it used are known
+         *         already.
+         */
         CureBody: {
             printerId: string;
             /** @description The id of one thing. */
@@ -4825,7 +4996,8 @@ export interface components {
              */
             address: string;
             /**
-             * @description What proves that they pay no sales tax: a certificate and its number; empty where they do.
+             * @description What proves that they pay no sales tax: a certificate and its number; empty where they
+             *                 do.
              * @default
              */
             taxExempt: string;
@@ -4951,7 +5123,8 @@ export interface components {
              */
             typedPrice: null | number;
             /**
-             * @description Against what it was chosen, and why: what the comparison said then, and the owner's own words; empty for one of before.
+             * @description Against what it was chosen, and why: what the comparison said then, and the owner's own words;
+             *                 empty for one of before.
              * @default
              */
             why: string;
@@ -4987,7 +5160,8 @@ export interface components {
             benchId: string;
             /**
              * Format: double
-             * @description Minutes that pass once, whatever the number, before the first can be pressed: prints that dry.
+             * @description Minutes that pass once, whatever the number, before the first can be pressed: prints that
+             *                 dry.
              * @default 0
              */
             waitMinutes: number;
@@ -4997,14 +5171,18 @@ export interface components {
              */
             bringsBlank: boolean;
             onPlaten: null | components["schemas"]["PlatenBox"];
-            /** @description The placement whose print it finishes, where it is a further pass of one: applique under the press; else empty. */
+            /**
+             * @description The placement whose print it finishes, where it is a further pass of one: applique under the press;
+             *                 else empty.
+             */
             finishes: string;
             /** @description Its way where the piece is decorated in several; empty for the line's own. */
             methodId: string;
             benchTime: null | components["schemas"]["Figure"];
             /**
              * Format: int32
-             * @description The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none goes out.
+             * @description The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none
+             *                 goes out.
              */
             blanksSent: number;
             machine: null | components["schemas"]["Machine"];
@@ -5080,7 +5258,10 @@ export interface components {
             /** @description Whether a square code in it is still read as each way of printing blurs it. */
             codeReads: components["schemas"]["CodeRead"][];
         };
-        /** @description What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out well. */
+        /**
+         * @description What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out
+         *         well.
+         */
         DesignMemory: {
             /** @description Its pictures, the newest first. */
             versions: components["schemas"]["DesignVersion"][];
@@ -5168,7 +5349,10 @@ export interface components {
          * @enum {unknown}
          */
         DeviceRole: "press" | "counter";
-        /** @description A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles. */
+        /**
+         * @description A device that was let in. RoleTold is false where it became a press device without its owner's word: it was
+         *         let in before there were roles.
+         */
         DeviceView: {
             id: string;
             name: string;
@@ -5185,7 +5369,10 @@ export interface components {
             addresses: components["schemas"]["AddressView"][];
             devices: components["schemas"]["DeviceView"][];
         };
-        /** @description What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing. */
+        /**
+         * @description What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's
+         *         own, an empty pillow nothing.
+         */
         DialBody: {
             pressure: string;
             thickness: components["schemas"]["Thickness"];
@@ -5195,7 +5382,10 @@ export interface components {
             /** @default  */
             pillow: string;
         };
-        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (docs/trade 5). */
+        /**
+         * @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the
+         *                 garment lies with the lower platen and with what lies under the print (docs/trade 5).
+         */
         DialReading: {
             /** @description The word: light, medium, firm or heavy. */
             pressure: string;
@@ -5393,7 +5583,8 @@ export interface components {
         EndFacts: {
             /**
              * Format: date-time
-             * @description Closed after learning, or without being handed over (UTC); null while it is on the line.
+             * @description Closed after learning, or without being handed over (UTC); null while it is on the
+             *                 line.
              */
             closedAt: null | string;
             ending: null | components["schemas"]["Ending"];
@@ -5403,7 +5594,10 @@ export interface components {
          * @enum {unknown}
          */
         EndKind: "thrown-away" | "declined" | "lost" | "cancelled";
-        /** @description The end of an order that is not handed over. It can be taken back; the order then stands where it stood. */
+        /**
+         * @description The end of an order that is not handed over. It can be taken back; the order then stands where it
+         *                 stood.
+         */
         Ending: {
             /** @description How. */
             kind: components["schemas"]["EndKind"];
@@ -5418,7 +5612,8 @@ export interface components {
             theirPrice: null | number;
             /**
              * Format: double
-             * @description For a cancelled one: what was agreed between the shop and the customer beyond what is paid; above 0 the customer pays it, under 0 the shop gives it back.
+             * @description For a cancelled one: what was agreed between the shop and the customer beyond what is paid;
+             *                 above 0 the customer pays it, under 0 the shop gives it back.
              */
             settled: number;
             /**
@@ -5554,7 +5749,10 @@ export interface components {
          * @enum {unknown}
          */
         Fibre: "cotton" | "polyester" | "viscose" | "nylon" | "elastane" | "other";
-        /** @description A computed figure that can be opened down to its inputs: the explanation is the computation, not a text beside it. */
+        /**
+         * @description A computed figure that can be opened down to its inputs: the explanation is the computation, not a text
+         *                 beside it.
+         */
         Figure: {
             /** @description Stable word for programs. */
             code: string;
@@ -5571,7 +5769,10 @@ export interface components {
             how: string;
             /** @description For an input: where it comes from ("Numbers: wage"); empty for a computed figure. */
             source: string;
-            /** @description What it is made of; empty for an input, and for a figure that only names one standing beside it (no parts and no source: open that one by its code). */
+            /**
+             * @description What it is made of; empty for an input, and for a figure that only names one standing beside it
+             *                 (no parts and no source: open that one by its code).
+             */
             parts: components["schemas"]["Figure"][];
         };
         /** @description How the shop writes its figures. Data, not a culture: the owner sets every part. */
@@ -6007,7 +6208,8 @@ export interface components {
              */
             coldPlate: boolean;
             /**
-             * @description True when labour is charged for busy hands alone: the owner does other work in short waits.
+             * @description True when labour is charged for busy hands alone: the owner does other work in short
+             *                 waits.
              * @default false
              */
             handsOnOnly: boolean;
@@ -6023,7 +6225,8 @@ export interface components {
              */
             testFirst: boolean;
             /**
-             * @description True when weeding, trimming and cutting apart are done at the press, while pieces are pressed and cool.
+             * @description True when weeding, trimming and cutting apart are done at the press, while pieces are
+             *                 pressed and cool.
              * @default false
              */
             prepareBeside: boolean;
@@ -6048,7 +6251,10 @@ export interface components {
              */
             heldSeconds: number;
         };
-        /** @description One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold peel. */
+        /**
+         * @description One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold
+         *         peel.
+         */
         FloorPassBody: {
             name: string;
             /** Format: double */
@@ -6103,7 +6309,8 @@ export interface components {
             handsOnSeconds: number;
             /**
              * Format: double
-             * @description Hands-on and every wait under half a minute in which nothing else can be done, all pieces, s.
+             * @description Hands-on and every wait under half a minute in which nothing else can be done, all
+             *                 pieces, s.
              */
             attendedSeconds: number;
             /**
@@ -6128,7 +6335,10 @@ export interface components {
              * @description Most pieces cooling at once.
              */
             largestRack: number;
-            /** @description Which of the job's presses are used, by their place in it: one that helps nothing is left out. */
+            /**
+             * @description Which of the job's presses are used, by their place in it: one that helps nothing is left
+             *                 out.
+             */
             pressesUsed: number[];
             /**
              * Format: int32
@@ -6173,14 +6383,20 @@ export interface components {
              * @description Hands to set a press's dial for another batch.
              */
             dialMinutes: number;
-            /** @description True when hands set a press up while it heats; false when one waits for the other. */
+            /**
+             * @description True when hands set a press up while it heats; false when one waits for the
+             *                 other.
+             */
             setUpWhileHeating: boolean;
             /**
              * Format: double
              * @description Time added to pressing so that nine runs in ten finish, a share.
              */
             slowTenthShare: number;
-            /** @description Machines, by their identity, that run day and night: the others run in the open hours. */
+            /**
+             * @description Machines, by their identity, that run day and night: the others run in the open
+             *                 hours.
+             */
             unattended: string[];
             /**
              * Format: double
@@ -6232,7 +6448,10 @@ export interface components {
             busy: string;
             /** @description How much is pressed too long, in words. */
             tooLong: string;
-            /** @description In which order placements and second presses come, in words; empty where there is no choice. */
+            /**
+             * @description In which order placements and second presses come, in words; empty where there is no
+             *         choice.
+             */
             order: string;
             /** @description What happens in the first minutes, in order. */
             events: components["schemas"]["FloorEvent"][];
@@ -6335,7 +6554,10 @@ export interface components {
              */
             goods: number;
         };
-        /** @description A quote as it was sent: every figure and text and the inputs they follow from. Never computed again. */
+        /**
+         * @description A quote as it was sent: every figure and text and the inputs they follow from. Never computed
+         *                 again.
+         */
         FrozenQuote: {
             /** @description The ask as quoted. */
             ask: components["schemas"]["Ask"];
@@ -6393,7 +6615,8 @@ export interface components {
             billedIn: number;
             /**
              * Format: int32
-             * @description Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll takes several set ones; 0 for a roll else.
+             * @description Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll
+             *                 takes several set ones; 0 for a roll else.
              */
             sheets: number;
             /** @description Money, opened. */
@@ -6404,7 +6627,10 @@ export interface components {
              */
             waste: number;
         };
-        /** @description Designs to lay on a roll, or on sheets where a length is given. Without steps about two seconds are searched; with 0 only the usual orders are tried. */
+        /**
+         * @description Designs to lay on a roll, or on sheets where a length is given. Without steps about two seconds are
+         *         searched; with 0 only the usual orders are tried.
+         */
         GangBody: {
             /** Format: double */
             widthIn: number;
@@ -6455,7 +6681,8 @@ export interface components {
             usedLengthIn: number;
             /**
              * Format: double
-             * @description No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose number counts.
+             * @description No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose
+             *                 number counts.
              */
             floorLengthIn: number;
             /**
@@ -6482,7 +6709,8 @@ export interface components {
             coveredIn2: number;
             /**
              * Format: double
-             * @description How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.
+             * @description How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing
+             *                 can be under; 0 for nothing laid.
              */
             overFloor: number;
         };
@@ -6566,7 +6794,10 @@ export interface components {
          * @enum {unknown}
          */
         GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
-        /** @description A direct-to-garment printer with its inks and pretreatment (docs/trade 2); recipes of its cure are kept under its identity. */
+        /**
+         * @description A direct-to-garment printer with its inks and pretreatment (docs/trade 2); recipes of its cure are kept
+         *                 under its identity.
+         */
         GarmentPrinter: {
             /** @description Identity. */
             id: string;
@@ -6826,7 +7057,10 @@ export interface components {
             /** Format: int32 */
             months: number;
         };
-        /** @description Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of one layout is paid once. */
+        /**
+         * @description Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of
+         *         one layout is paid once.
+         */
         IdenticalBody: {
             /** Format: double */
             widthIn: number;
@@ -6948,7 +7182,10 @@ export interface components {
             /** @description Its number as written. */
             withCode: string;
         };
-        /** @description A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over of an order's design. */
+        /**
+         * @description A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over
+         *                 of an order's design.
+         */
         KeptPrint: {
             /** @description Identity. */
             id: string;
@@ -6970,7 +7207,8 @@ export interface components {
             productId: string;
             /**
              * Format: int32
-             * @description How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only left over.
+             * @description How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only
+             *                 left over.
              */
             keep: number;
             /**
@@ -7038,7 +7276,10 @@ export interface components {
         };
         /** @description A design of a layout with how many the line needs. */
         LaidDesign: {
-            /** @description Identity within the layout: the placement, and the sizes it is for where it is smaller on some. */
+            /**
+             * @description Identity within the layout: the placement, and the sizes it is for where it is smaller on
+             *                 some.
+             */
             key: string;
             /**
              * Format: double
@@ -7199,11 +7440,15 @@ export interface components {
             tied: components["schemas"]["Figure"];
             /** @description Lost if nothing sells and all are made: everything. */
             lostPressed: components["schemas"]["Figure"];
-            /** @description Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks keep their worth. */
+            /**
+             * @description Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks
+             *                 keep their worth.
+             */
             lostPlain: components["schemas"]["Figure"];
             /**
              * Format: int32
-             * @description Pieces of one order from which a way that is sent out is the cheapest, or else the best for the shop: sold so many a month, it takes over; null where it never does.
+             * @description Pieces of one order from which a way that is sent out is the cheapest, or else the best
+             *                 for the shop: sold so many a month, it takes over; null where it never does.
              */
             sentOutFrom: null | number;
             /** @description That way; empty for none. */
@@ -7361,7 +7606,8 @@ export interface components {
             next: number;
             /**
              * Format: int32
-             * @description For what the shop keeps on hand: how many more it would like to have; null for a design of the line.
+             * @description For what the shop keeps on hand: how many more it would like to have; null for a design of the
+             *         line.
              */
             wanted: null | number;
             /**
@@ -7556,7 +7802,10 @@ export interface components {
              */
             price: number;
         };
-        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade 7). */
+        /**
+         * @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same
+         *                 prints (docs/trade 7).
+         */
         LineLayout: {
             /** @description Which line. */
             lineId: string;
@@ -7581,7 +7830,10 @@ export interface components {
             /** @description True when prints are laid by their own outlines: some may lie in the empty corners of others. */
             isByOutline: boolean;
         };
-        /** @description The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give it. */
+        /**
+         * @description The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give
+         *         it.
+         */
         LineLayoutView: {
             /** @description Which line. */
             lineId: string;
@@ -7603,7 +7855,10 @@ export interface components {
             shares: components["schemas"]["LayoutShare"][];
             /** @description What to mind about equal shares; empty where designs are of like size. */
             shareCaution: string;
-            /** @description What would go into the room already paid for, and into the next step: the line's designs, and what the shop keeps on hand and has too few of. */
+            /**
+             * @description What would go into the room already paid for, and into the next step: the line's designs, and
+             *         what the shop keeps on hand and has too few of.
+             */
             room: components["schemas"]["LayoutRoom"][];
             /** @description Transfers of the line's designs that lie in the drawer. */
             lying: components["schemas"]["LyingPrints"][];
@@ -7624,7 +7879,10 @@ export interface components {
             joins: components["schemas"]["LayoutJoin"][];
             /** @description True for the roll of the shop's own printer: nothing of it is ordered. */
             isOwn: boolean;
-            /** @description True when prints are laid by their own outlines: they may lie in one another's empty corners. */
+            /**
+             * @description True when prints are laid by their own outlines: they may lie in one another's empty
+             *         corners.
+             */
             isByOutline: boolean;
             /** @description True when a print leaves corners of its box empty. */
             hasOutlines: boolean;
@@ -7838,7 +8096,8 @@ export interface components {
         MakeOrBuy: {
             /**
              * Format: double
-             * @description Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.
+             * @description Attended minutes a print at which making costs as much as buying: (bought − made) ×
+             *                 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.
              */
             breakEvenMinutes: number;
             /** @description Saved by a print made here, hands paid. */
@@ -7986,7 +8245,10 @@ export interface components {
              */
             lostEach: number;
         };
-        /** @description Where weighing a film printer against bought film begins: the shop's own figures as far as it has them. */
+        /**
+         * @description Where weighing a film printer against bought film begins: the shop's own figures as far as it has
+         *                 them.
+         */
         MakeOrBuyStart: {
             /** @description What to weigh. */
             case: components["schemas"]["MakeOrBuyCase"];
@@ -8002,7 +8264,10 @@ export interface components {
             /** @description The line it is of; empty when it is of the whole order. */
             lineId: string;
         };
-        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across. */
+        /**
+         * @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another
+         *                 width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across.
+         */
         Marker: {
             /** @description Where they lie on the cloth; its used length is what is bought and calendered. */
             onFabric: components["schemas"]["GangFound"];
@@ -8125,7 +8390,10 @@ export interface components {
          * @enum {unknown}
          */
         NarrowPlace: "hands" | "press" | "rack" | "waiting";
-        /** @description The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants is the owner's to decide. */
+        /**
+         * @description The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants
+         *                 is the owner's to decide.
+         */
         NeckLabel: {
             /** @description Its size. */
             size: string;
@@ -8363,15 +8631,24 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             /** @description The method chosen, or null. */
             methodId: null | string;
-            /** @description Every print as it is made on the sizes of the run; empty while garment or sizes are not said. */
+            /**
+             * @description Every print as it is made on the sizes of the run; empty while garment or sizes are not
+             *         said.
+             */
             prints: components["schemas"]["PrintView"][];
             /** @description Where its prints lie, size by size; empty while no garment is said. */
             drawn: components["schemas"]["SizeDrawn"][];
-            /** @description Prints larger than customary, what may be a slip of the pen in its list of names, and what its neck label lacks. */
+            /**
+             * @description Prints larger than customary, what may be a slip of the pen in its list of names, and what its
+             *         neck label lacks.
+             */
             notices: string[];
             /** @description Its neck labels, size by size; empty for none. */
             labels: components["schemas"]["NeckLabel"][];
-            /** @description Where its garment can be printed, the customary size of each; all places while no garment is said; and those where a print is asked. */
+            /**
+             * @description Where its garment can be printed, the customary size of each; all places while no garment is
+             *         said; and those where a print is asked.
+             */
             places: components["schemas"]["PlaceView"][];
             last: null | components["schemas"]["LastTimeView"];
         };
@@ -8407,10 +8684,16 @@ export interface components {
              * @description Deposit the quote asks for.
              */
             deposit: number;
-            /** @description What the machines warn of that its prints are prepared on; empty before the list is made. */
+            /**
+             * @description What the machines warn of that its prints are prepared on; empty before the list is
+             *         made.
+             */
             cautions: string[];
         };
-        /** @description Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's freight and one heat. */
+        /**
+         * @description Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's
+         *                 freight and one heat.
+         */
         OrderWays: {
             /** @description Each line by its best: a plain yes before one with care, then the least cost. */
             each: components["schemas"]["LineWay"][];
@@ -8469,7 +8752,10 @@ export interface components {
              */
             surcharges: number;
         };
-        /** @description A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to 1. */
+        /**
+         * @description A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to
+         *                 1.
+         */
         OutlinePart: {
             /**
              * Format: double
@@ -8551,7 +8837,10 @@ export interface components {
              * @default 12
              */
             keepsMonths: number;
-            /** @description Garments of its own that it prints on instead of the shop's, each with its price; null where it prints on the shop's. */
+            /**
+             * @description Garments of its own that it prints on instead of the shop's, each with its price; null where it
+             *                 prints on the shop's.
+             */
             blanks: null | components["schemas"]["OwnBlank"][];
         };
         /** @description A screen printer that work is sent out to. */
@@ -8786,7 +9075,10 @@ export interface components {
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
         };
-        /** @description Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing. */
+        /**
+         * @description Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial,
+         *         on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.
+         */
         PaperPullBody: {
             /** Format: double */
             dial: number;
@@ -9016,7 +9308,10 @@ export interface components {
              */
             height: number;
         };
-        /** @description A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in proportion). */
+        /**
+         * @description A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in
+         *                 proportion).
+         */
         Place: {
             /** @description Key. */
             id: string;
@@ -9038,7 +9333,8 @@ export interface components {
             widths: components["schemas"]["PlaceWidths"];
             /**
              * Format: double
-             * @description Width of the part that goes over a lower platen, in; null where the whole garment does.
+             * @description Width of the part that goes over a lower platen, in; null where the whole garment
+             *                 does.
              */
             openingIn: null | number;
             /**
@@ -9072,7 +9368,8 @@ export interface components {
             widths: components["schemas"]["PlaceWidths"];
             /**
              * Format: double
-             * @description The tallest on adult sizes, in; smaller sizes have less in the proportion of the widths.
+             * @description The tallest on adult sizes, in; smaller sizes have less in the proportion of the
+             *         widths.
              */
             heightIn: number;
             /**
@@ -9092,11 +9389,15 @@ export interface components {
             fromSeamInfantIn: null | number;
             /**
              * Format: double
-             * @description From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards the right.
+             * @description From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards
+             *         the right.
              * @default 0
              */
             asideIn: number;
-            /** @description For a place of the shop's own: the usual place whose seam, side and garments it has; null for a usual one. */
+            /**
+             * @description For a place of the shop's own: the usual place whose seam, side and garments it has; null for a
+             *         usual one.
+             */
             like: null | string;
             /**
              * @description True to offer it no longer.
@@ -9127,7 +9428,10 @@ export interface components {
             heightIn: number;
             /** @description True where one print may lie on another. */
             takesLayers: boolean;
-            /** @description False where it is not offered for this garment, and a print is asked there all the same. */
+            /**
+             * @description False where it is not offered for this garment, and a print is asked there all the
+             *         same.
+             */
             offered: boolean;
         };
         /** @description The widest a place takes, by group of sizes, in. */
@@ -9268,15 +9572,22 @@ export interface components {
              * @default false
              */
             bySize: boolean;
-            /** @description What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be. */
+            /**
+             * @description What each piece has of its own there instead of the same artwork on all; its box is then as large
+             *                 as the widest may be.
+             */
             own: components["schemas"]["OwnText"];
             cuts: null | components["schemas"]["ColourCuts"];
             /**
              * Format: int32
-             * @description Stitches of its stitch file; null while there is none and they are guessed from the painted area.
+             * @description Stitches of its stitch file; null while there is none and they are guessed from the painted
+             *                 area.
              */
             stitches: null | number;
-            /** @description The placement of the line that it is laid over, centred on it; null where it lies on the cloth. */
+            /**
+             * @description The placement of the line that it is laid over, centred on it; null where it lies on the
+             *                 cloth.
+             */
             onTopOf: null | string;
             /** @description The finish of vinyl it is to have; plain where nothing is said, and by any way then. */
             finish: components["schemas"]["VinylFinish"];
@@ -9286,7 +9597,13 @@ export interface components {
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the cloth. */
+        /**
+         * @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts
+         *         are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each
+         *         piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is
+         *         none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the
+         *         cloth.
+         */
         PlacementBody: {
             id: string;
             place: string;
@@ -9317,7 +9634,10 @@ export interface components {
             placementId: string;
             /** @description Its place's name. */
             place: string;
-            /** @description Keys of methods that can, the best first: a plain yes before one with care, then the least cost. */
+            /**
+             * @description Keys of methods that can, the best first: a plain yes before one with care, then the least
+             *                 cost.
+             */
             ways: string[];
             /** @description The one of the least cost, whatever care it needs; empty where none can. */
             cheapest: string;
@@ -9350,7 +9670,8 @@ export interface components {
             /** @description Nine readings, °F: row by row from the far left to the near right. */
             pointsF: number[];
             /**
-             * @description True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set by it.
+             * @description True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set
+             *                 by it.
              * @default false
              */
             doubtful: boolean;
@@ -9516,7 +9837,10 @@ export interface components {
             id: string;
             /** @description The shop's name for it. */
             name: string;
-            /** @description clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not press. */
+            /**
+             * @description clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not
+             *                 press.
+             */
             kind: string;
             /**
              * Format: double
@@ -9545,7 +9869,8 @@ export interface components {
             dropFPerMinute: number;
             /**
              * Format: double
-             * @description Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null when not yet tested.
+             * @description Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null
+             *                 when not yet tested.
              */
             offsetF: null | number;
             /** @description What an hour of it costs. */
@@ -9556,10 +9881,14 @@ export interface components {
             lowers: null | components["schemas"]["LowerPlaten"][];
             /** @description Its platen as it was measured, oldest first; null while it never was. */
             maps: null | components["schemas"]["PlatenMap"][];
-            /** @description What its dial says for each pressure, thickness and lower platen; null while nothing was noted. */
+            /**
+             * @description What its dial says for each pressure, thickness and lower platen; null while nothing was
+             *                 noted.
+             */
             dials: null | components["schemas"]["DialReading"][];
             /**
-             * @description True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.
+             * @description True when the next piece is laid on a second lower platen, a shuttle or a stand
+             *                 meanwhile.
              * @default false
              */
             loadsBeside: boolean;
@@ -9649,7 +9978,10 @@ export interface components {
             lateCount: number;
             promise: null | components["schemas"]["PlacedOrder"];
         };
-        /** @description Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most 20,000. */
+        /**
+         * @description Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most
+         *         20,000.
+         */
         PressFloorBody: {
             /** Format: int32 */
             pieces: number;
@@ -9772,7 +10104,8 @@ export interface components {
             heightIn: number;
             /**
              * Format: double
-             * @description Width of the part that goes over the lower platen, in; null where the whole garment does.
+             * @description Width of the part that goes over the lower platen, in; null where the whole garment
+             *                 does.
              */
             openingIn: null | number;
             /** @description light, medium, firm or heavy. */
@@ -10055,7 +10388,8 @@ export interface components {
             theirsPerPiece: number;
             /**
              * Format: double
-             * @description The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.
+             * @description The multiple of materials a piece was sold at before there were figures, shown beside the
+             *                 price; 0 for none.
              */
             ruleOfThumb: number;
         };
@@ -10080,7 +10414,8 @@ export interface components {
             fromPieces: number;
             /**
              * Format: double
-             * @description From so much money of the supplier's goods in one order before its tiers, 0 when it does not depend on it.
+             * @description From so much money of the supplier's goods in one order before its tiers, 0 when it does not
+             *                 depend on it.
              */
             fromValue: number;
             /**
@@ -10338,7 +10673,10 @@ export interface components {
             lines: components["schemas"]["RibbonLine"][];
             /** @description Stretches of the cheapest way that can. */
             cheapest: components["schemas"]["RibbonStretch"][];
-            /** @description Stretches of what is best for the shop: a plain yes first, then what leaves most at one price inside the customer's mark, hands beyond the free ones paid for at their worth. */
+            /**
+             * @description Stretches of what is best for the shop: a plain yes first, then what leaves most at one price
+             *                 inside the customer's mark, hands beyond the free ones paid for at their worth.
+             */
             best: components["schemas"]["RibbonStretch"][];
             /** @description Where two are within 3 in 100. */
             close: components["schemas"]["CloseStretch"][];
@@ -10370,7 +10708,10 @@ export interface components {
             /** @description How each line is made. */
             ways: components["schemas"]["SaidWay"][];
         };
-        /** @description Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing. */
+        /**
+         * @description Every word and figure of a quote or order confirmation, ready to print: nothing is computed while
+         *                 printing.
+         */
         QuoteDocument: {
             /** @description Quote or Order confirmation. */
             kind: string;
@@ -10608,7 +10949,8 @@ export interface components {
             neverAgain: boolean;
             /**
              * Format: double
-             * @description How long after it may be peeled it must be off, s; null for the usual of its peel.
+             * @description How long after it may be peeled it must be off, s; null for the usual of its
+             *                 peel.
              */
             peelWindowSeconds: null | number;
             /** @description Figures that come from elsewhere than the rest; null for none. */
@@ -10975,7 +11317,10 @@ export interface components {
             /** Format: int32 */
             leadDays: number;
         };
-        /** @description How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set lengths. */
+        /**
+         * @description How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set
+         *         lengths.
+         */
         RollPriceBody: {
             /** Format: double */
             stepIn: number;
@@ -11037,7 +11382,10 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade 8). */
+        /**
+         * @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade
+         *                 8).
+         */
         RuleOfThumb: {
             /** @description Materials × the multiple, fees not thought of, as on a phone calculator. */
             price: components["schemas"]["Figure"];
@@ -11086,7 +11434,10 @@ export interface components {
             /** @description Seconds of the steps within, as the screen saw them begin and end; null where it did not. */
             laps: null | components["schemas"]["StepLap"][];
         };
-        /** @description A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event. */
+        /**
+         * @description A verdict, or the taking back of one. The device makes the event's id; sending it again is the same
+         *         event.
+         */
         RunEventBody: {
             /** Format: int32 */
             pieceNo: number;
@@ -11115,7 +11466,10 @@ export interface components {
             /** @description Decorations in the order of pressing. */
             passes: components["schemas"]["RunPassView"][];
         };
-        /** @description The markers of a run of garments: the same one again and again, and one more for what is left. A marker as long as the whole run could be neither laid nor handled. */
+        /**
+         * @description The markers of a run of garments: the same one again and again, and one more for what is left. A marker as
+         *                 long as the whole run could be neither laid nor handled.
+         */
         RunMarkers: {
             /** @description The markers. */
             each: components["schemas"]["MarkerTimes"][];
@@ -11210,7 +11564,10 @@ export interface components {
             onSizes: components["schemas"]["OnSizeView"][];
             /** @description True where each piece has its own name or number. */
             own: boolean;
-            /** @description What to set the press's dial to for that pressure, as shown; empty while it was not noted for this thickness, platen and pillow. */
+            /**
+             * @description What to set the press's dial to for that pressure, as shown; empty while it was not noted for
+             *         this thickness, platen and pillow.
+             */
             dial: string;
             /** @description What to lay under the print and because of what; empty when it lies flat. */
             under: string;
@@ -11218,7 +11575,10 @@ export interface components {
             work: string;
             /** @description Its place of work where that is another than the line's; else empty. */
             at: string;
-            /** @description What to look for on the first piece: what its artwork was doubted for, and a code to scan. */
+            /**
+             * @description What to look for on the first piece: what its artwork was doubted for, and a code to
+             *         scan.
+             */
             checks: string[];
         };
         /** @description A run's events, folded. */
@@ -11279,6 +11639,12 @@ export interface components {
              * @default
              */
             says: string;
+            /**
+             * Format: int32
+             * @description Its place, from 0, for another pair of hands: they begin at the far end of each pass.
+             * @default 0
+             */
+            fromEnd: number;
         };
         /**
          * @description What an event of a run says.
@@ -11321,7 +11687,10 @@ export interface components {
              */
             each: null | number;
         };
-        /** @description Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats. */
+        /**
+         * @description Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it
+         *         heats.
+         */
         ScheduleBody: {
             /** Format: date-time */
             from: string;
@@ -11428,7 +11797,8 @@ export interface components {
             seed: number;
             /**
              * Format: double
-             * @description About so long on one core of the machine the steps were measured on: counted in steps, the same seed and steps give the same layout.
+             * @description About so long on one core of the machine the steps were measured on: counted in steps, the
+             *         same seed and steps give the same layout.
              * @default 2
              */
             seconds: number;
@@ -11540,7 +11910,10 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie in one another's empty corners. */
+        /**
+         * @description A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie
+         *         in one another's empty corners.
+         */
         SettleBody: {
             filmId: string;
             on: string;
@@ -11612,7 +11985,10 @@ export interface components {
         Shipping: {
             /** @description Zone of the carrier's rates. */
             zone: string;
-            /** @description True when postage is absorbed in the price ("free"), false when it is charged beside it. */
+            /**
+             * @description True when postage is absorbed in the price ("free"), false when it is charged beside
+             *                 it.
+             */
             inThePrice: boolean;
         };
         /** @description How an order is sent: a zone of the carrier, and whether postage is in the price. */
@@ -11990,7 +12366,10 @@ export interface components {
             station: components["schemas"]["Station"];
             pegs: components["schemas"]["Peg"][];
         };
-        /** @description One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open". */
+        /**
+         * @description One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that
+         *         closes and one called "open".
+         */
         StepBody: {
             code: string;
             /** Format: double */
@@ -12122,12 +12501,14 @@ export interface components {
             cautions: string;
             /**
              * Format: double
-             * @description Money for an in² of the film that applique is cut from; null where none is kept.
+             * @description Money for an in² of the film that applique is cut from; null where none is
+             *                 kept.
              */
             appliqueFilmPerIn2: null | number;
             /**
              * Format: double
-             * @description Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners (assumed four fifths).
+             * @description Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners
+             *                 (assumed four fifths).
              * @default 0.8
              */
             reachedShare: number;
@@ -12338,7 +12719,10 @@ export interface components {
             slots: components["schemas"]["SlotView"][];
             /** @description Usual places, offered while it has none. */
             usual: components["schemas"]["SupplySlot"][];
-            /** @description How far it goes with what waits, in words; empty while nothing waits or nothing is known. */
+            /**
+             * @description How far it goes with what waits, in words; empty while nothing waits or nothing is
+             *         known.
+             */
             workLeft: string;
             /** @description False when something runs out before the waiting work is printed. */
             enough: boolean;
@@ -12551,7 +12935,10 @@ export interface components {
              */
             sheets: number;
         };
-        /** @description Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white lines). */
+        /**
+         * @description Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white
+         *                 lines).
+         */
         Tiles: {
             /**
              * Format: int32
@@ -12701,7 +13088,8 @@ export interface components {
             /** @description What kind of transfer it is. */
             kind: components["schemas"]["TransferKind"];
             /**
-             * @description True where fewer than the first break of a size, a roll or a sheet are sold, at its price; false where that many is the least one buys.
+             * @description True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
+             *                 false where that many is the least one buys.
              * @default false
              */
             soldBelow: boolean;
@@ -12751,13 +13139,15 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             /**
              * Format: double
-             * @description Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.
+             * @description Money it costs more than the layout that is there; negative where it saves, null where one of
+             *         them cannot be billed.
              */
             more: null | number;
             cutRound: null | components["schemas"]["Figure"];
             /**
              * Format: double
-             * @description Money it costs more with the cutting counted on both sides; negative where it saves, null where one of them cannot be billed.
+             * @description Money it costs more with the cutting counted on both sides; negative where it saves, null where
+             *         one of them cannot be billed.
              */
             inAll: null | number;
         };
@@ -13189,7 +13579,10 @@ export interface components {
             /** @description Strips that are left beside the rows, wide enough to keep. */
             left: components["schemas"]["VinylLeft"][];
         };
-        /** @description A piece of vinyl that was left over and lies on the Shelf; the order that left it has paid for it. */
+        /**
+         * @description A piece of vinyl that was left over and lies on the Shelf; the order that left it has paid for
+         *                 it.
+         */
         VinylRemnant: {
             /** @description Identity. */
             id: string;
@@ -13378,7 +13771,8 @@ export interface components {
             /** @description True when it holds the press. */
             press: boolean;
             /**
-             * @description True when a machine does it for many pieces while the operator is elsewhere: such a wait is never attended, however short its share.
+             * @description True when a machine does it for many pieces while the operator is elsewhere: such a wait is
+             *                 never attended, however short its share.
              * @default false
              */
             byItself: boolean;

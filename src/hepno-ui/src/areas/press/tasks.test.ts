@@ -2,9 +2,17 @@ import { expect, it } from 'vitest'
 import type { EventBody, Waiting } from './outbox'
 import { newest, type RunState, type Task, tasksLeft, waitingTally } from './tasks'
 
-const todo: Task[] = [1, 2, 3]
-  .flatMap((pieceNo) => [1, 2].map((pass) => ({ lineId: '1', pieceNo, attempt: 1, pass, size: 'M', says: '' })))
-  .sort((a, b) => a.pass - b.pass)
+const todo: Task[] = [1, 2].flatMap((pass) =>
+  [1, 2, 3].map((pieceNo) => ({
+    lineId: '1',
+    pieceNo,
+    attempt: 1,
+    pass,
+    size: 'M',
+    says: '',
+    fromEnd: pass * 3 - pieceNo,
+  })),
+)
 const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Waiting => ({
   eventId: `${pieceNo}${pass}${verdict}`,
   run: 'r',

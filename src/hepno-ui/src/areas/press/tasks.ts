@@ -23,14 +23,7 @@ export function tasksLeft(todo: Task[], waiting: Waiting[], fromEnd: boolean): T
     [...judged.values()].filter((w) => w.body.verdict === 'spoiled').map((w) => `${w.body.pieceNo}.${w.body.attempt}`),
   )
   const left = todo.filter((t) => !judged.has(keyOf(t)) && !spoiled.has(`${t.pieceNo}.${t.attempt}`))
-  if (!fromEnd) return left
-  // another pair of hands begins at the far end of each pass
-  const lines = [...new Set(left.map((t) => t.lineId))]
-  return lines.flatMap((line) =>
-    left
-      .filter((t) => t.lineId === line)
-      .sort((a, b) => a.pass - b.pass || a.attempt - b.attempt || b.pieceNo - a.pieceNo),
-  )
+  return fromEnd ? left.sort((a, b) => a.fromEnd - b.fromEnd) : left
 }
 
 /** The newer of two states of a run: an answer that was under way while a verdict went past it must not undo what is drawn. */
