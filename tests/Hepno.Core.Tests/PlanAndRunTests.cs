@@ -195,11 +195,11 @@ public class RunTests
         );
         Assert.Equal(["tees", "tees", "tees", "caps"], state.Todo.Select(t => t.LineId));
         // another pair of hands goes through the same lines and passes, the last piece first
-        state = RunFold.Fold(lines, []);
-        Assert.Equal(["1.1", "2.1", "1.2", "2.2", "3.1", "4.1"], state.Todo.Select(t => $"{t.PieceNo}.{t.Pass}"));
+        var todo = RunFold.Fold(lines, []).Todo;
+        Assert.Equal(["1.1", "2.1", "1.2", "2.2", "3.1", "4.1"], todo.Select(t => $"{t.PieceNo}.{t.Pass}"));
         Assert.Equal(
             ["2.1", "1.1", "2.2", "1.2", "4.1", "3.1"],
-            state.Todo.OrderBy(t => t.FromEnd).Select(t => $"{t.PieceNo}.{t.Pass}")
+            todo.OrderBy(t => t.FromEnd).Select(t => $"{t.PieceNo}.{t.Pass}")
         );
         Assert.Equal(
             [("tees", "S", 0, 0), ("tees", "M", 0, 0), ("caps", "One size", 1, 1)],
