@@ -6,38 +6,35 @@ namespace Hepno.Store;
 /// <summary>Places of a print: the usual ones with the shop's figures, and its own.</summary>
 internal static class PlaceStore
 {
-    public static Aggregate<Place> Aggregate() =>
-        new(
+    public static Aggregate<Place> Aggregate() => new("place", "place", Load, p => p.Id, Write);
+
+    private static List<Versioned<Place>> Load(SqliteConnection connection, string? id) =>
+        connection.Query(
+            $"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY name",
+            r => new Versioned<Place>(Read(r), r.Long("version")),
+            ("@id", id)
+        );
+
+    private static void Write(SqliteConnection connection, Place p, long version) =>
+        connection.Put(
             "place",
-            "place",
-            (connection, id) =>
-                connection.Query(
-                    $"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY name",
-                    r => new Versioned<Place>(Read(r), r.Long("version")),
-                    ("@id", id)
-                ),
-            p => p.Id,
-            (connection, p, version) =>
-                connection.Put(
-                    "place",
-                    1,
-                    ("id", p.Id),
-                    ("version", version),
-                    ("name", p.Name),
-                    ("like_place", p.Like),
-                    ("retired", p.Retired),
-                    ("height_in", p.HeightLimitIn),
-                    ("small_in", p.Widths.Small),
-                    ("large_in", p.Widths.Large),
-                    ("extended_in", p.Widths.Extended),
-                    ("youth_in", p.Widths.Youth),
-                    ("toddler_in", p.Widths.Toddler),
-                    ("infant_in", p.Widths.Infant),
-                    ("from_seam_in", p.FromSeamIn),
-                    ("from_seam_youth_in", p.FromSeamYouthIn),
-                    ("from_seam_infant_in", p.FromSeamInfantIn),
-                    ("aside_in", p.AsideIn)
-                )
+            1,
+            ("id", p.Id),
+            ("version", version),
+            ("name", p.Name),
+            ("like_place", p.Like),
+            ("retired", p.Retired),
+            ("height_in", p.HeightLimitIn),
+            ("small_in", p.Widths.Small),
+            ("large_in", p.Widths.Large),
+            ("extended_in", p.Widths.Extended),
+            ("youth_in", p.Widths.Youth),
+            ("toddler_in", p.Widths.Toddler),
+            ("infant_in", p.Widths.Infant),
+            ("from_seam_in", p.FromSeamIn),
+            ("from_seam_youth_in", p.FromSeamYouthIn),
+            ("from_seam_infant_in", p.FromSeamInfantIn),
+            ("aside_in", p.AsideIn)
         );
 
     /// <summary>The shop's places, read once for what is read beside them.</summary>

@@ -6,43 +6,40 @@ namespace Hepno.Store;
 /// <summary>Pieces of vinyl that were left over.</summary>
 public static class RemnantStore
 {
-    internal static Aggregate<VinylRemnant> Aggregate() =>
-        new(
-            "remnant",
-            "remnant",
-            (connection, id) =>
-                connection.Query(
-                    $"SELECT * FROM remnant WHERE {Rows.Only(id, "id")} ORDER BY colour, since",
-                    r => new Versioned<VinylRemnant>(
-                        new(
-                            r.Text("id"),
-                            VinylId: r.Text("vinyl_id"),
-                            r.Text("colour"),
-                            r.Real("width_in"),
-                            r.Real("length_in"),
-                            r.Day("since"),
-                            r.Text("from_order"),
-                            r.Flag("gone")
-                        ),
-                        r.Long("version")
-                    ),
-                    ("@id", id)
+    internal static Aggregate<VinylRemnant> Aggregate() => new("remnant", "remnant", Load, v => v.Id, Write);
+
+    private static List<Versioned<VinylRemnant>> Load(SqliteConnection connection, string? id) =>
+        connection.Query(
+            $"SELECT * FROM remnant WHERE {Rows.Only(id, "id")} ORDER BY colour, since",
+            r => new Versioned<VinylRemnant>(
+                new(
+                    r.Text("id"),
+                    VinylId: r.Text("vinyl_id"),
+                    r.Text("colour"),
+                    r.Real("width_in"),
+                    r.Real("length_in"),
+                    r.Day("since"),
+                    r.Text("from_order"),
+                    r.Flag("gone")
                 ),
-            v => v.Id,
-            (connection, v, version) =>
-                connection.Put(
-                    "remnant",
-                    1,
-                    ("id", v.Id),
-                    ("version", version),
-                    ("vinyl_id", v.VinylId),
-                    ("colour", v.Colour),
-                    ("width_in", v.WidthIn),
-                    ("length_in", v.LengthIn),
-                    ("since", v.Since),
-                    ("from_order", v.From),
-                    ("gone", v.IsGone)
-                )
+                r.Long("version")
+            ),
+            ("@id", id)
+        );
+
+    private static void Write(SqliteConnection connection, VinylRemnant v, long version) =>
+        connection.Put(
+            "remnant",
+            1,
+            ("id", v.Id),
+            ("version", version),
+            ("vinyl_id", v.VinylId),
+            ("colour", v.Colour),
+            ("width_in", v.WidthIn),
+            ("length_in", v.LengthIn),
+            ("since", v.Since),
+            ("from_order", v.From),
+            ("gone", v.IsGone)
         );
 
     /// <summary>Which pieces orders use, with each order's number: it follows from the orders as they stand, and a line
