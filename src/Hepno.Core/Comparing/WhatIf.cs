@@ -63,15 +63,10 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
     }
 
     /// <summary>The shop's shelf and numbers at the prices and rates tried.</summary>
-    public ShopBook Of(ShopBook book)
-    {
-        var (blank, film, ink, sent) = (
-            Of(WhatIfInput.Blank),
-            Of(WhatIfInput.Film),
-            Of(WhatIfInput.Ink),
-            Of(WhatIfInput.SentOut)
-        );
-        return book with
+    public ShopBook Of(ShopBook book) => Sent(Sewn(Printed(Bought(Rated(book)))));
+
+    private ShopBook Rated(ShopBook book) =>
+        book with
         {
             Numbers = book.Numbers with
             {
@@ -82,6 +77,14 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                 },
             },
             SpoilageFactor = book.SpoilageFactor * (double)Of(WhatIfInput.Spoilage),
+        };
+
+    // films, vinyls and papers that come ready
+    private ShopBook Bought(ShopBook book)
+    {
+        var film = Of(WhatIfInput.Film);
+        return book with
+        {
             Films =
             [
                 .. book.Films.Select(x =>
@@ -124,6 +127,16 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                     }
                 ),
             ],
+        };
+    }
+
+    // what is printed here: its ink, and what it is printed on
+    private ShopBook Printed(ShopBook book)
+    {
+        var film = Of(WhatIfInput.Film);
+        var ink = Of(WhatIfInput.Ink);
+        return book with
+        {
             FilmPrinters =
             [
                 .. book.FilmPrinters.Select(x =>
@@ -160,6 +173,27 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                 ),
             ],
             PaperPrinters = [.. book.PaperPrinters.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink })],
+            Calenders =
+            [
+                .. book.Calenders.Select(x =>
+                    x with
+                    {
+                        InkPricePerMl = x.InkPricePerMl * ink,
+                        PaperPricePerFoot = x.PaperPricePerFoot * film,
+                    }
+                ),
+            ],
+        };
+    }
+
+    // what is stitched and sewn; what is sewn is made of its blank
+    private ShopBook Sewn(ShopBook book)
+    {
+        var blank = Of(WhatIfInput.Blank);
+        var film = Of(WhatIfInput.Film);
+        var ink = Of(WhatIfInput.Ink);
+        return book with
+        {
             Stitchers =
             [
                 .. book.Stitchers.Select(x =>
@@ -171,17 +205,6 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                     }
                 ),
             ],
-            Calenders =
-            [
-                .. book.Calenders.Select(x =>
-                    x with
-                    {
-                        InkPricePerMl = x.InkPricePerMl * ink,
-                        PaperPricePerFoot = x.PaperPricePerFoot * film,
-                    }
-                ),
-            ],
-            // what is sewn is made of its blank
             Cloths =
             [
                 .. book.Cloths.Select(x =>
@@ -192,6 +215,15 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                     }
                 ),
             ],
+        };
+    }
+
+    // what is sent out, and what is made elsewhere
+    private ShopBook Sent(ShopBook book)
+    {
+        var sent = Of(WhatIfInput.SentOut);
+        return book with
+        {
             OutsidePrinters =
             [
                 .. book.OutsidePrinters.Select(x =>

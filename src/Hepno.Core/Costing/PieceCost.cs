@@ -122,111 +122,7 @@ public static class PieceCost
         var starts = 1 / survive.Aggregate(1.0, (a, b) => a * b);
         var attempts = sequence.Select((_, i) => 1 / survive.Skip(i).Aggregate(1.0, (a, b) => a * b)).ToArray();
         var orderSeconds = (double)inputs.OrderMinutes.Value * 60 / inputs.Quantity;
-
-        Figure Timed(
-            string code,
-            string label,
-            Func<Attempt, double> seconds,
-            double prepSeconds,
-            decimal rate,
-            string rateSource,
-            Func<Attempt, decimal?>? own = null
-        ) =>
-            Figure.Sum(
-                code,
-                label,
-                [
-                    Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource),
-                    .. sequence.Select(d =>
-                        Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, rateSource)
-                    ),
-                ]
-            );
-
-        var labour = Figure.Sum(
-            "labour",
-            "Labour",
-            [
-                .. Timed(
-                    "work",
-                    "At the press and beside it",
-                    d => d.AttendedSeconds,
-                    inputs.PrepAttendedSeconds,
-                    inputs.Wage,
-                    "Numbers: wage"
-                ).Parts,
-                OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage"),
-            ]
-        );
-        var held = Timed(
-            "held",
-            inputs.Place,
-            d => d.PressSeconds,
-            inputs.PrepPressSeconds,
-            inputs.PressHour.Value,
-            "Floor: an hour of it",
-            d => d.Hour?.Value
-        )
-            is var h
-            ? h with
-            {
-                Parts =
-                [
-                    .. h.Parts,
-                    inputs.PressHour with
-                    {
-                        Label = "An hour of it, as used above",
-                    },
-                    .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code),
-                    .. sequence
-                        .Where(d => d.BenchTime is not null)
-                        .Select(d =>
-                            d.BenchTime! with
-                            {
-                                Code = $"bench-time-{d.Id}",
-                                Label = $"{d.Label}, the machine's time in it",
-                            }
-                        ),
-                ],
-                How = "sum of the times above",
-            }
-            : null!;
-        var overhead = Timed(
-            "overhead",
-            "Rent and the rest",
-            d => d.AttendedSeconds,
-            inputs.PrepAttendedSeconds,
-            inputs.OverheadPerHour,
-            "Numbers: overhead"
-        );
-        var rent = Figure.Sum(
-            "press",
-            "Heat and rent",
-            held,
-            overhead,
-            OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead")
-        );
-        var materials = Figure.Sum(
-            "decoration",
-            inputs.DecorationLabel,
-            [
-                .. sequence.Select(d => d.Material),
-                .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs)),
-            ]
-        );
-        var packing = Figure.Sum(
-            "packing",
-            "Packing and sending",
-            inputs.Packing,
-            Figure.Of(
-                "fixed-fees",
-                "Fixed fees",
-                inputs.FixedFees.Value / inputs.Quantity,
-                "fees of the order ÷ pieces",
-                inputs.FixedFees,
-                Pieces(inputs)
-            )
-        );
+        var materials = Materials(inputs, sequence);
         var cost = Figure.Sum(
             "cost",
             "Cost",
@@ -241,10 +137,10 @@ public static class PieceCost
                 Code = "consumables",
                 Label = "Sundries",
             },
-            labour,
-            rent,
+            Labour(inputs, sequence, orderSeconds),
+            HeatAndRent(inputs, sequence, orderSeconds),
             Spoilage.Stratum(inputs, sequence, attempts),
-            packing
+            Packing(inputs)
         );
         var hands = HandsSeconds(inputs, sequence, starts, attempts, orderSeconds);
         var pressSeconds =
@@ -259,6 +155,125 @@ public static class PieceCost
             inputs.Blank.Value + materials.Value + inputs.Consumables.Value
         );
     }
+
+    private static Figure Labour(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double orderSeconds)
+    {
+        var work = Timed(
+            inputs,
+            sequence,
+            new("work", Label: "At the press and beside it", "Numbers: wage"),
+            d => d.AttendedSeconds,
+            inputs.PrepAttendedSeconds,
+            inputs.Wage
+        );
+        return Figure.Sum(
+            "labour",
+            "Labour",
+            [.. work.Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]
+        );
+    }
+
+    private static Figure HeatAndRent(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double orderSeconds)
+    {
+        var rent = Timed(
+            inputs,
+            sequence,
+            new("overhead", Label: "Rent and the rest", "Numbers: overhead"),
+            d => d.AttendedSeconds,
+            inputs.PrepAttendedSeconds,
+            inputs.OverheadPerHour
+        );
+        return Figure.Sum(
+            "press",
+            "Heat and rent",
+            PressHeld(inputs, sequence),
+            rent,
+            OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead")
+        );
+    }
+
+    // what an hour of each place is made of stands under its times
+    private static Figure PressHeld(PieceInputs inputs, IReadOnlyList<Attempt> sequence)
+    {
+        var held = Timed(
+            inputs,
+            sequence,
+            new("held", Label: inputs.Place, "Floor: an hour of it"),
+            d => d.PressSeconds,
+            inputs.PrepPressSeconds,
+            inputs.PressHour.Value,
+            d => d.Hour?.Value
+        );
+        return held with
+        {
+            Parts =
+            [
+                .. held.Parts,
+                inputs.PressHour with
+                {
+                    Label = "An hour of it, as used above",
+                },
+                .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code),
+                .. sequence
+                    .Where(d => d.BenchTime is not null)
+                    .Select(d =>
+                        d.BenchTime! with
+                        {
+                            Code = $"bench-time-{d.Id}",
+                            Label = $"{d.Label}, the machine's time in it",
+                        }
+                    ),
+            ],
+            How = "sum of the times above",
+        };
+    }
+
+    private sealed record Rate(string Code, string Label, string Source);
+
+    private static Figure Timed(
+        PieceInputs inputs,
+        IReadOnlyList<Attempt> sequence,
+        Rate at,
+        Func<Attempt, double> seconds,
+        double prepSeconds,
+        decimal rate,
+        Func<Attempt, decimal?>? own = null
+    ) =>
+        Figure.Sum(
+            at.Code,
+            at.Label,
+            [
+                Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, at.Source),
+                .. sequence.Select(d =>
+                    Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, at.Source)
+                ),
+            ]
+        );
+
+    private static Figure Materials(PieceInputs inputs, IReadOnlyList<Attempt> sequence) =>
+        Figure.Sum(
+            "decoration",
+            inputs.DecorationLabel,
+            [
+                .. sequence.Select(d => d.Material),
+                .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs)),
+            ]
+        );
+
+    private static Figure Packing(PieceInputs inputs) =>
+        Figure.Sum(
+            "packing",
+            "Packing and sending",
+            inputs.Packing,
+            Figure.Of(
+                "fixed-fees",
+                "Fixed fees",
+                inputs.FixedFees.Value / inputs.Quantity,
+                "fees of the order ÷ pieces",
+                inputs.FixedFees,
+                Pieces(inputs)
+            )
+        );
 
     private static Figure Pieces(PieceInputs inputs) =>
         Figure.Input("pieces", "Pieces", inputs.Quantity, FigureUnit.Count, "the ask");

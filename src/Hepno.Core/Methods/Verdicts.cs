@@ -177,12 +177,7 @@ internal static class Verdicts
         bool blocks = false
     )
     {
-        var (style, colour, presses, f) = (
-            ask.Style,
-            ask.Colourway,
-            book.PressesFor(ask.Style.Kind),
-            book.Numbers.Format
-        );
+        var (style, presses) = (ask.Style, book.PressesFor(ask.Style.Kind));
         if (recipe is null)
         {
             yield return new(
@@ -205,6 +200,31 @@ internal static class Verdicts
             );
             yield break;
         }
+        foreach (var reason in OfPresses(ask, presses))
+        {
+            yield return reason;
+        }
+        var tooHot = TooHot(ask, recipe, book, product, Even(ask, presses));
+        if (tooHot is not null)
+        {
+            yield return tooHot;
+        }
+        foreach (var reason in OnCloth(ask, recipe, book, product, bleeds: tooHot is null && !blocks))
+        {
+            yield return reason;
+        }
+    }
+
+    // those that are hot all over where the prints would lie
+    private static List<Press> Even(AskInHand ask, IReadOnlyList<Press> presses) =>
+        [
+            .. presses.Where(p =>
+                !p.IsSetAside() && ask.Prints.All(print => p.ColdUnder(print.WidthIn, print.HeightIn).Count == 0)
+            ),
+        ];
+
+    private static IEnumerable<Reason> OfPresses(AskInHand ask, IReadOnlyList<Press> presses)
+    {
         if (presses.All(p => p.IsSetAside()))
         {
             yield return new(
@@ -214,24 +234,25 @@ internal static class Verdicts
                 WouldWork: "the press mended and measured again"
             );
         }
-        List<Press> sound = [.. presses.Where(p => !p.IsSetAside())],
-            even =
-            [.. sound.Where(p => ask.Prints.All(print => p.ColdUnder(print.WidthIn, print.HeightIn).Count == 0))];
-        if (sound.Count > 0 && even.Count == 0)
+        if (presses.FirstOrDefault(p => !p.IsSetAside()) is { } sound && Even(ask, presses).Count == 0)
         {
-            var cold = sound[0].ColdUnder(ask.Prints.Max(p => p.WidthIn), ask.Prints.Max(p => p.HeightIn));
+            var cold = sound.ColdUnder(ask.Prints.Max(p => p.WidthIn), ask.Prints.Max(p => p.HeightIn));
             yield return new(
                 "cold-spot",
                 VerdictKind.No,
-                $"{sound[0].Name} is over {sound[0].ColdBelowF:0} °F colder "
+                $"{sound.Name} is over {sound.ColdBelowF:0} °F colder "
                     + $"{string.Join(", ", cold.Select(i => PlatenMap.Names[i]))} than its mean, where this print would lie",
                 WouldWork: "the press mended and measured again, a smaller print, or another press"
             );
         }
-        var test = SpotTest.Find(recipe, style, colour, book.Tests ?? []);
+    }
+
+    private static Reason? TooHot(AskInHand ask, Recipe recipe, ShopBook book, string product, List<Press> even)
+    {
+        var (style, f) = (ask.Style, book.Numbers.Format);
         if (recipe.TemperatureF > style.HeatCeilingF)
         {
-            yield return new(
+            return new(
                 "heat-ceiling",
                 VerdictKind.No,
                 $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes "
@@ -239,13 +260,13 @@ internal static class Verdicts
                 WouldWork: $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}"
             );
         }
-        else if (
+        if (
             even is { Count: > 0 }
             && even.MinBy(p => p.HottestF(recipe.TemperatureF)) is { } coolest
             && coolest.HottestF(recipe.TemperatureF) > style.HeatCeilingF
         )
         {
-            yield return new(
+            return new(
                 "hot-spot",
                 VerdictKind.No,
                 $"{coolest.Name}'s hottest point reaches "
@@ -254,35 +275,17 @@ internal static class Verdicts
                 WouldWork: "a press with an even platen, or a product pressed cooler"
             );
         }
-        else if (test is not null)
+        return null;
+    }
+
+    private static IEnumerable<Reason> OnCloth(AskInHand ask, Recipe recipe, ShopBook book, string product, bool bleeds)
+    {
+        var (style, f) = (ask.Style, book.Numbers.Format);
+        var test = SpotTest.Find(recipe, style, ask.Colourway, book.Tests ?? []);
+        // what was tested here is known better than any rule
+        if (bleeds && test is null && Bleeding(style, ask.Colourway, recipe, product, f) is { } bleeding)
         {
-            // what was tested here is known better than any rule
-        }
-        else if (!blocks && style.Cloth?.Migration == Migration.High)
-        {
-            yield return new(
-                "dye-migration",
-                VerdictKind.WithCare,
-                $"{style.Name} is known to bleed, and {product}, pressed at "
-                    + $"{Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back",
-                WouldWork: "a film that blocks it; or spot-test it, and look again after a day"
-            );
-        }
-        else if (
-            !blocks
-            && style.Cloth?.Migration != Migration.None
-            && style.PercentOf(Fibre.Polyester) >= 35
-            && colour.Class == ColourClass.Dark
-            && recipe.TemperatureF > MigrationF
-        )
-        {
-            yield return new(
-                "dye-migration",
-                VerdictKind.WithCare,
-                $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at "
-                    + $"{Shown.Temperature(recipe.TemperatureF, f)}",
-                WouldWork: "spot-test it, and look again after a day"
-            );
+            yield return bleeding;
         }
         if (test is null && style.Has(Feature.Coated))
         {
@@ -309,6 +312,36 @@ internal static class Verdicts
                 WouldWork: "spot-test first"
             );
         }
+    }
+
+    private static Reason? Bleeding(Style style, Colourway colour, Recipe recipe, string product, FigureFormat f)
+    {
+        if (style.Cloth?.Migration == Migration.High)
+        {
+            return new(
+                "dye-migration",
+                VerdictKind.WithCare,
+                $"{style.Name} is known to bleed, and {product}, pressed at "
+                    + $"{Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back",
+                WouldWork: "a film that blocks it; or spot-test it, and look again after a day"
+            );
+        }
+        if (
+            style.Cloth?.Migration != Migration.None
+            && style.PercentOf(Fibre.Polyester) >= 35
+            && colour.Class == ColourClass.Dark
+            && recipe.TemperatureF > MigrationF
+        )
+        {
+            return new(
+                "dye-migration",
+                VerdictKind.WithCare,
+                $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at "
+                    + $"{Shown.Temperature(recipe.TemperatureF, f)}",
+                WouldWork: "spot-test it, and look again after a day"
+            );
+        }
+        return null;
     }
 
     private static string Nearest(Style style, ShopBook book) =>
