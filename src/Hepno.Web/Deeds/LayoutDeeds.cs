@@ -74,7 +74,7 @@ internal static class LayoutDeeds
             return null;
         }
         var l = LineLayouts.Film(connection, shop, id, lineId, laid.FilmId, laid.On, methodId: methodId);
-        return LineLayouts.Searched(
+        return LineSearch.Searched(
             l,
             l.Layout,
             FirstSeed,
@@ -110,7 +110,7 @@ internal static class LayoutDeeds
 
     private static bool Holds(LineLayout layout, LaidOn on) =>
         on.Lists.All(x => x.Id != layout.FilmId)
-        || layout.IsFor([.. LineLayouts.PrintsOn(layout.FilmId, on.Part, on).Select(p => p.Design)]);
+        || layout.IsFor([.. LayoutRooms.PrintsOn(layout.FilmId, on.Part, on).Select(p => p.Design)]);
 
     /// <summary>Forgets a line's layout: the usual orders are reckoned with again.</summary>
     public static long Forget(SqliteConnection connection, LineOnFilm l, long seen, Deed deed) =>

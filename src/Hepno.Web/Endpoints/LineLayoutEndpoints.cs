@@ -218,7 +218,7 @@ internal static class LineLayoutEndpoints
                 ?? kept?.Filling()
                 ?? throw RefusedException.NoSuch("design", id: body.Key);
             var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, steps: 0, body.ByOutline), shop.Book(c));
-            var (sheets, length) = LineLayouts.Filled(l.On, layout, body.NextStep, book.Numbers.Format);
+            var (sheets, length) = LineSearch.Filled(l.On, layout, body.NextStep, book.Numbers.Format);
             var shapes = l.Shapes([.. layout.Designs.Where(d => d.Key != body.Key), l.By(design, body.ByOutline)]);
             var more = GangRoom.Fill(
                 l.On.Ground,
@@ -341,7 +341,7 @@ internal static class LineLayoutEndpoints
         return searches.Begin(
             steps,
             TimeSpan.FromSeconds(body.Seconds),
-            go => LineLayouts.Searched(l, layout, body.Seed, steps, go),
+            go => LineSearch.Searched(l, layout, body.Seed, steps, go),
             found => LineLayouts.Tried(l, found, book),
             LineLayouts.Tried(l, layout, book).Figures.Length()
         );

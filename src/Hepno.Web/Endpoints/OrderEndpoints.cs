@@ -245,7 +245,7 @@ internal static class OrderEndpoints
     internal static QuoteView Quote(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Quote(c, shop, id));
 
     /// <summary>What the order came to against its quote.</summary>
-    internal static LearnView Learned(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Learned(c, shop, id));
+    internal static LearnView Learned(OrderId id, OpenShop shop) => shop.Db.Read(c => LearnViews.Learned(c, shop, id));
 
     /// <summary>What was done to the order, when and on which device.</summary>
     internal static List<PastDeed> History(OrderId id, OpenShop shop) =>

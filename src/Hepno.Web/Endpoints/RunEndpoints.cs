@@ -55,13 +55,13 @@ internal static class RunEndpoints
     }
 
     /// <summary>The whole plan of a run and its events, folded.</summary>
-    internal static RunView Get(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Run(c, shop, id));
+    internal static RunView Get(OrderId id, OpenShop shop) => shop.Db.Read(c => RunViews.Run(c, shop, id));
 
     /// <summary>The run on paper: recipes to read, a box to tick for every piece.</summary>
     internal static FileContentHttpResult Sheet(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
-            var run = OrderViews.Run(connection, shop, id);
+            var run = RunViews.Run(connection, shop, id);
             var c = shop.Case(connection, id, shop.Book(connection));
             var n = c.Frozen!.Numbers;
             var lines = run

@@ -1,52 +1,13 @@
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
-using Hepno.Core.Quoting;
 using Hepno.Store;
 using Hepno.Web.Deeds;
-using Hepno.Web.Devices;
 using Hepno.Web.Entry;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
-using NodaTime;
 
 namespace Hepno.Web.Endpoints;
-
-/// <summary>A customer as typed.</summary>
-internal sealed record CustomerBody(
-    string Name,
-    string Contact,
-    string Address = "",
-    string TaxExempt = "",
-    int AccountDays = 0
-)
-{
-    public Customer ToCore(string id) =>
-        new Customer(
-            id,
-            Name.Trim(),
-            Contact: Contact.Trim(),
-            Address.Trim(),
-            TaxExempt: TaxExempt.Trim(),
-            AccountDays
-        );
-}
-
-/// <summary>Everything known of a customer.</summary>
-internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
-
-/// <summary>One of their orders.</summary>
-internal sealed record OrderExport(
-    string Code,
-    Instant CreatedAt,
-    Ask Ask,
-    OrderFacts Facts,
-    IReadOnlyList<QuoteExport> Quotes
-);
-
-/// <summary>A quote they were sent.</summary>
-internal sealed record QuoteExport(Instant SentAt, Instant? WithdrawnAt, QuoteDocument Document);
 
 /// <summary>What the shop keeps: customers, the Shelf, the Floor and the Numbers.</summary>
 internal static class ShopEndpoints
@@ -80,14 +41,21 @@ internal static class ShopEndpoints
         MapPresses(api);
         MapStock(api);
         MapRecipes(api);
-        MapCustomers(api);
+        CustomerEndpoints.MapCustomers(api);
         MapAllPrices(api);
-        MapNumbers(api);
+        NumbersEndpoints.MapNumbers(api);
     }
 
     private static void MapShelf(IEndpointRouteBuilder api)
     {
-        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => b.ToCore(id), Named);
+        api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
+        Map(
+            api,
+            "customers",
+            Aggregates.Customers,
+            (string id, CustomerBody b) => b.ToCore(id),
+            CustomerEndpoints.Named
+        );
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => b.ToCore(id), v => v.Problems());
@@ -199,19 +167,6 @@ internal static class ShopEndpoints
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => b.ToCore(id), r => r.Problems());
     }
 
-    private static void MapCustomers(IEndpointRouteBuilder api)
-    {
-        api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
-        api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
-                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
-            )
-            .WithTags("customers")
-            .WithName("customerRecord")
-            .WithSummary("A customer with past orders and what they earned.");
-        api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
-        api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
-    }
-
     private static void MapAllPrices(IEndpointRouteBuilder api)
     {
         MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Prices);
@@ -245,78 +200,6 @@ internal static class ShopEndpoints
         MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Prices);
     }
 
-    private static void MapNumbers(IEndpointRouteBuilder api)
-    {
-        api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
-        api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
-        api.MapGet("/numbers/rates", (OpenShop shop) => shop.Db.Read(c => RatesView.From(OpenShop.Numbers(c))))
-            .WithTags("numbers")
-            .WithName("rates")
-            .WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
-        api.MapGet("/carrier", () => SimulatedCarrier.Rates)
-            .WithTags("numbers")
-            .WithName("carrier")
-            .WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
-        api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
-    }
-
-    /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
-    internal static List<Customer> FindCustomers(OpenShop shop, string? text) =>
-        shop.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
-
-    /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
-    internal static CustomerExport ExportCustomer(string id, OpenShop shop) =>
-        shop.Db.Read(c =>
-        {
-            var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
-            return new CustomerExport(
-                customer.Value,
-                [
-                    .. OrderStore
-                        .OfCustomer(c, id)
-                        .Select(o => new OrderExport(
-                            o.Value.Code,
-                            o.Value.CreatedAt,
-                            o.Value.Ask,
-                            o.Value.Facts,
-                            [
-                                .. QuoteStore
-                                    .OfOrder(c, o.Value.Id)
-                                    .Select(q => new QuoteExport(
-                                        q.SentAt,
-                                        q.WithdrawnAt,
-                                        QuoteStore.Frozen(c, q.Id).Document
-                                    )),
-                            ]
-                        )),
-                ]
-            );
-        });
-
-    /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name
-    /// until they are thirteen months old.</summary>
-    internal static Views.Written EraseCustomer(string id, OpenShop shop, HttpRequest request)
-    {
-        var seen = request.Seen();
-        var (done, files) = shop.Db.Write(c =>
-        {
-            var theirs = ForgetCustomer.FilesOf(c, id);
-            return (
-                new Views.Written(
-                    id,
-                    ForgetCustomer.Do(c, shop, id, seen, request.Deed(shop.Clock, "customer erased"))
-                ),
-                theirs
-            );
-        });
-        // only once the orders no longer name them
-        foreach (var hash in files)
-        {
-            KeptFiles.Drop(shop.Db.Folder, hash);
-        }
-        return done;
-    }
-
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
     internal static Views.Written RetireStyle(string id, OpenShop shop, HttpRequest request)
     {
@@ -348,36 +231,6 @@ internal static class ShopEndpoints
         });
     }
 
-    /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
-    internal static Versioned<NumbersBody> GetNumbers(OpenShop shop) =>
-        shop.Db.Read(c => new Versioned<NumbersBody>(
-            NumbersBody.From(OpenShop.Numbers(c)),
-            Aggregates.Numbers.Get(c, "1")?.Version ?? 0
-        ));
-
-    /// <summary>Changes the shop's numbers, all effective at once.</summary>
-    internal static Views.Written PutNumbers(NumbersBody b, OpenShop shop, HttpRequest request)
-    {
-        var n = b.ToCore();
-        RefusedException.IfAny(
-            n.Problems()
-                .Concat(
-                    WallClock.Knows(n.Identity.TimeZone)
-                        ? []
-                        :
-                        [
-                            new Problem(
-                                "unknown-zone",
-                                $"\"{n.Identity.TimeZone}\" is not a time zone.",
-                                Where: "timeZone",
-                                "Write it like Europe/London."
-                            ),
-                        ]
-                )
-        );
-        return Save(shop, request, Aggregates.Numbers, "1", n.Settled(), NumbersBody.From);
-    }
-
     private static void MapPrices<T>(
         IEndpointRouteBuilder api,
         string noun,
@@ -392,7 +245,7 @@ internal static class ShopEndpoints
             .WithName($"{noun}-prices")
             .WithSummary("Every price of it with the days it has held from, oldest first.");
 
-    private static void Map<TBody, T>(
+    internal static void Map<TBody, T>(
         IEndpointRouteBuilder api,
         string noun,
         Aggregate<T> aggregate,
@@ -424,7 +277,7 @@ internal static class ShopEndpoints
             .WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
     }
 
-    private static Views.Written Save<T>(
+    internal static Views.Written Save<T>(
         OpenShop shop,
         HttpRequest request,
         Aggregate<T> aggregate,
@@ -458,56 +311,5 @@ internal static class ShopEndpoints
             id,
             aggregate.Put(connection, value, seen, request.Deed(shop.Clock, $"{aggregate.Kind} changed"))
         );
-    }
-
-    private static IEnumerable<Problem> Named(Customer customer)
-    {
-        if (customer.Name.Length is 0 or > 200)
-        {
-            yield return new(
-                "empty",
-                customer.Name.Length == 0
-                    ? "The customer has no name."
-                    : $"A name of {customer.Name.Length} characters.",
-                Where: "name",
-                "Type a name of at most 200 characters."
-            );
-        }
-        if (customer.Contact.Length > 500)
-        {
-            yield return new(
-                "too-long",
-                $"A contact of {customer.Contact.Length} characters.",
-                Where: "contact",
-                "At most 500."
-            );
-        }
-        if (customer.Address.Length > 500)
-        {
-            yield return new(
-                "too-long",
-                $"An address of {customer.Address.Length} characters.",
-                Where: "address",
-                "At most 500."
-            );
-        }
-        if (customer.TaxExempt.Length > 200)
-        {
-            yield return new(
-                "too-long",
-                $"A proof of {customer.TaxExempt.Length} characters.",
-                Where: "taxExempt",
-                "Name the certificate and its number, at most 200."
-            );
-        }
-        if (customer.AccountDays is < 0 or > 365)
-        {
-            yield return new(
-                "range",
-                $"{customer.AccountDays} days to pay is outside 0 to 365.",
-                Where: "accountDays",
-                "30 is usual; 0 where they have no account."
-            );
-        }
     }
 }

@@ -213,53 +213,10 @@ internal static class Shell
     {
         app.UseMiddleware<Door>();
         app.UseRouting();
-        app.UseSerilogRequestLogging(o =>
-        {
-            // the route, never the address: names and ids typed into an address stay out of the log
-            o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
-            o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
-            o.GetMessageTemplateProperties = (http, _, elapsed, status) =>
-                [
-                    new("RequestMethod", new ScalarValue(http.Request.Method)),
-                    new(
-                        "Route",
-                        new ScalarValue(
-                            (
-                                (http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint())
-                                as RouteEndpoint
-                            )
-                                ?.RoutePattern
-                                .RawText
-                                ?? "none"
-                        )
-                    ),
-                    new("StatusCode", new ScalarValue(status)),
-                    new("Elapsed", new ScalarValue(elapsed)),
-                ];
-        });
+        app.UseSerilogRequestLogging(o => Logged(o, app));
         app.UseResponseCompression();
         app.UseExceptionHandler();
-        app.UseStatusCodePages(context =>
-        {
-            var status = context.HttpContext.Response.StatusCode;
-            var (sentence, remedy) = status switch
-            {
-                404 => ("There is nothing at this address.", "Look at the API document for what there is."),
-                405 => (
-                    $"{context.HttpContext.Request.Method} is not taken at this address.",
-                    "Look at the API document for what is."
-                ),
-                413 => ("That is more than 1 MB: Hepno does not take it.", "Send less at once."),
-                415 => (
-                    "This content type is not taken here.",
-                    "Send JSON (application/json), or the kind of file the API document names for this call."
-                ),
-                _ => ("This was refused.", "Look at the call again."),
-            };
-            return Refusals
-                .Refuse(status, [new($"status-{status}", sentence, "", remedy)])
-                .ExecuteAsync(context.HttpContext);
-        });
+        app.UseStatusCodePages(Unanswered);
         app.UseMiddleware<Admission>();
         app.Use(Edge.AtHand);
         app.UseDefaultFiles();
@@ -272,6 +229,75 @@ internal static class Shell
         {
             api.ProducesProblem(status);
         }
+        Map(api);
+        app.MapFallback("/api/{**rest}", () =>
+                Refusals.Refuse(
+                    404,
+                    [
+                        new(
+                            "status-404",
+                            "There is nothing at this address.",
+                            Where: "",
+                            "Look at the API document for what there is."
+                        ),
+                    ]
+                )
+            )
+            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"]))
+            .ExcludeFromDescription()
+            .OpenTo(Caller.Press);
+        app.MapFallbackToFile("index.html", files).OpenTo(Caller.Stranger);
+    }
+
+    private static void Logged(Serilog.AspNetCore.RequestLoggingOptions o, WebApplication app)
+    {
+        // the route, never the address: names and ids typed into an address stay out of the log
+        o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
+        o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
+        o.GetMessageTemplateProperties = (http, _, elapsed, status) =>
+            [
+                new("RequestMethod", new ScalarValue(http.Request.Method)),
+                new(
+                    "Route",
+                    new ScalarValue(
+                        (
+                            (http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint())
+                            as RouteEndpoint
+                        )
+                            ?.RoutePattern
+                            .RawText
+                            ?? "none"
+                    )
+                ),
+                new("StatusCode", new ScalarValue(status)),
+                new("Elapsed", new ScalarValue(elapsed)),
+            ];
+    }
+
+    private static Task Unanswered(StatusCodeContext context)
+    {
+        var status = context.HttpContext.Response.StatusCode;
+        var (sentence, remedy) = status switch
+        {
+            404 => ("There is nothing at this address.", "Look at the API document for what there is."),
+            405 => (
+                $"{context.HttpContext.Request.Method} is not taken at this address.",
+                "Look at the API document for what is."
+            ),
+            413 => ("That is more than 1 MB: Hepno does not take it.", "Send less at once."),
+            415 => (
+                "This content type is not taken here.",
+                "Send JSON (application/json), or the kind of file the API document names for this call."
+            ),
+            _ => ("This was refused.", "Look at the call again."),
+        };
+        return Refusals
+            .Refuse(status, [new($"status-{status}", sentence, "", remedy)])
+            .ExecuteAsync(context.HttpContext);
+    }
+
+    private static void Map(RouteGroupBuilder api)
+    {
         api.MapFloor();
         api.MapOrders();
         api.MapEndings();
@@ -295,23 +321,6 @@ internal static class Shell
         api.MapLayoutFiles();
         api.MapChanges();
         api.MapDevices();
-        app.MapFallback("/api/{**rest}", () =>
-                Refusals.Refuse(
-                    404,
-                    [
-                        new(
-                            "status-404",
-                            "There is nothing at this address.",
-                            Where: "",
-                            "Look at the API document for what there is."
-                        ),
-                    ]
-                )
-            )
-            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"]))
-            .ExcludeFromDescription()
-            .OpenTo(Caller.Press);
-        app.MapFallbackToFile("index.html", files).OpenTo(Caller.Stranger);
     }
 
     private static void Cache(StaticFileResponseContext context) =>

@@ -26,7 +26,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
             .Select(o => shop.Case(connection, o.Value.Id, book))
             .Reverse()
             .ToList();
-        var held = cases.Select(c => (Case: c, Held: OrderViews.HeldOf(c))).ToList();
+        var held = cases.Select(c => (Case: c, Held: LearnViews.HeldOf(c))).ToList();
         return new(
             customer.Value,
             customer.Version,

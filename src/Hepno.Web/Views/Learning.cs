@@ -113,7 +113,7 @@ internal sealed record LearningView(
     }
 
     private static IEnumerable<LearnedPart> Earned(OrderCase c) =>
-        OrderViews.HeldOf(c) is { } held
+        LearnViews.HeldOf(c) is { } held
             ?
             [
                 new(

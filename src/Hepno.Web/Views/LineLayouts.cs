@@ -3,10 +3,8 @@ using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
-using Hepno.Core.Stock;
 using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
@@ -15,68 +13,9 @@ using NodaTime;
 
 namespace Hepno.Web.Views;
 
-/// <summary>A line's prints on one roll or sheet: what screens, deeds and exports of layouts work at.</summary>
-/// <param name="Case">The order.</param>
-/// <param name="Line">Its line.</param>
-/// <param name="InHand">The line with what of the drawer it uses.</param>
-/// <param name="Film">The price list.</param>
-/// <param name="On">The roll or sheet.</param>
-/// <param name="Prints">What the line needs.</param>
-/// <param name="Layout">Where it lies.</param>
-/// <param name="IsSettled">True when that is settled for the line.</param>
-/// <param name="Stale">Why a settled layout holds no longer; empty while it does.</param>
-/// <param name="Drawer">Transfers on hand that are printed on this film.</param>
-/// <param name="Others">Designs of other orders on it, by key: what they are called, and their artwork.</param>
-/// <param name="Artworks">The artwork of each print that has one, by key.</param>
-/// <param name="IsTrimmed">True where each print is cut out round its outline anyway.</param>
-internal sealed record LineOnFilm(
-    OrderCase Case,
-    LineCase Line,
-    AskInHand InHand,
-    TransferPriceList Film,
-    FilmGround On,
-    IReadOnlyList<LaidPrint> Prints,
-    LineLayout Layout,
-    bool IsSettled,
-    string Stale,
-    IReadOnlyList<KeptPrint> Drawer,
-    IReadOnlyDictionary<string, (string Name, DesignId? DesignId)> Others,
-    IReadOnlyDictionary<string, Design> Artworks,
-    bool IsTrimmed
-)
-{
-    /// <summary>A print's own outline; null where it fills its box, where only figures were typed, and where each piece
-    /// has its own text.</summary>
-    public IReadOnlyList<OutlinePart>? OutlineOf(string key) =>
-        Prints.FirstOrDefault(p => p.Key == key) is { Print.Print.Own: not OwnText.None }
-            ? null
-            : Artworks.GetValueOrDefault(key)?.Report.Outline;
-
-    /// <summary>A design as it is laid: by its outline, or as a box.</summary>
-    public LaidDesign By(LaidDesign design, bool outline) =>
-        design with
-        {
-            Cover = outline ? PrintOutline.Share(OutlineOf(design.Key)) : 1,
-        };
-
-    /// <summary>The outlines designs are laid by; null where all are boxes.</summary>
-    public GangShapes? Shapes(IEnumerable<LaidDesign> designs) =>
-        designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!)
-            is { Count: > 0 } outlines
-            ? new(outlines)
-            : null;
-
-    /// <summary>A print of the drawer by its key on a layout, or null.</summary>
-    public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
-}
-
 /// <summary>Makes the views of line layouts.</summary>
 internal static class LineLayouts
 {
-    // rooms are counted for the owner's eye: more than this is "plenty"
-    private const int MostRoom = 200;
-    private const double Rounding = 1e-6;
-
     /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or
     /// boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for
     /// layouts or its prints do not go on it.</summary>
@@ -117,7 +56,7 @@ internal static class LineLayouts
             && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.Grounds().Any(g => g.Key == settled.On) == true
                 ? settled
                 : null;
-        IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, laidOn);
+        IReadOnlyList<LaidPrint> On(string film) => LayoutRooms.PrintsOn(film, inHand, laidOn);
         if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : laidOn.Lists.Any(x => On(x.Id).Count == 0))
         {
             throw new RefusedException(
@@ -158,7 +97,8 @@ internal static class LineLayouts
         );
         l = l with
         {
-            Artworks = Fillable(l)
+            Artworks = LayoutRooms
+                .Fillable(l)
                 .Select(d =>
                     (
                         d.Key,
@@ -227,22 +167,22 @@ internal static class LineLayouts
                 Share(NameOf(l, s.DesignId), s, d.Copies)
             ),
         ];
-        var next = Next(l.On, figures, f);
+        var next = LayoutRooms.Next(l.On, figures, f);
         return new(
             l.Line.Asked.Id,
             l.Film.Id,
             On: l.On.Key,
             Text(l.Film, l.On, f),
             l.On.DrawnOn(found.Sheets),
-            [.. Fillable(l).Select(d => Drawn(l, d))],
+            [.. LayoutRooms.Fillable(l).Select(d => Drawn(l, d))],
             l.Layout.Copies,
             figures,
             shares,
             Caution(l, ordered, shares, f),
-            Room(l, figures, next),
-            Lying(connection, l, today),
+            LayoutRooms.Room(l, figures, next),
+            LayoutRooms.Lying(connection, l, today),
             next,
-            Choices(book, l),
+            LayoutRooms.Choices(book, l),
             l.IsSettled,
             l.Stale,
             !BoughtFilm.IsOpen(l.Case, l.Line.Asked),
@@ -303,89 +243,6 @@ internal static class LineLayouts
                 book.Numbers.Rates.OverheadPerHour,
                 key => NameOf(l, key)
             );
-
-    /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
-    public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
-    {
-        var now = LayoutFigures.Reckon(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
-        var next = nextStep ? Next(on, now, f) : null;
-        return (
-            Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0),
-            on.DrawnOn(now.Sheets).LengthIn ?? next?.BilledIn ?? now.BilledIn
-        );
-    }
-
-    /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies
-    /// stay.</summary>
-    public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
-    {
-        LineLayout found;
-        if (start.Copies.Any(c => c.Pinned))
-        {
-            found = Around(l, start, seed, steps, go);
-        }
-        else if (l.Shapes(start.Designs) is { } shapes)
-        {
-            found = ByOutline(l, start, shapes, seed, steps, go);
-        }
-        else
-        {
-            found = Boxes(l, start, seed, steps, go);
-        }
-
-        return Faults(l, start).Count > 0 || IsShorter(l, found, start)
-            ? found
-            : start with
-            {
-                Seed = seed,
-                Steps = found.Steps,
-            };
-    }
-
-    private static LineLayout Boxes(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go) =>
-        Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
-
-    private static LineLayout ByOutline(
-        LineOnFilm l,
-        LineLayout start,
-        GangShapes shapes,
-        int seed,
-        int steps,
-        Func<int, double, bool> go
-    )
-    {
-        var (placed, took) = OutlineSearch.Lay(
-            l.On.Ground,
-            [.. start.Designs.Select(d => d.Laid())],
-            shapes,
-            seed,
-            steps,
-            go
-        );
-        return start with { Copies = Copies(placed), Seed = seed, Steps = took };
-    }
-
-    private static bool IsShorter(LineOnFilm l, LineLayout a, LineLayout b)
-    {
-        var (now, before) = (a.Found(l.On.Ground), b.Found(l.On.Ground));
-        return (now.Sheets, now.UsedLengthIn).CompareTo((before.Sheets, before.UsedLengthIn)) < 0;
-    }
-
-    private static LineLayout Around(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
-    {
-        var pinned = start.Copies.Where(c => c.Pinned).ToList();
-        var placed = (start with { Copies = pinned }).Placed();
-        var (around, took) = PinnedSearch.Around(
-            l.On.Ground,
-            placed,
-            [.. start.Designs.Select(d => d.Laid())],
-            seed,
-            steps,
-            go,
-            l.Shapes(start.Designs)
-        );
-        return start with { Copies = [.. pinned, .. Copies(around.Skip(placed.Count))], Seed = seed, Steps = took };
-    }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
         $"{film.Supplier} {film.Product.ToLowerInvariant()}, "
@@ -510,123 +367,4 @@ internal static class LineLayouts
             l.OutlineOf(d.Key)
         );
     }
-
-    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f) =>
-        now.Cost is not { } cost || FilmStep.After(on, now.BilledIn, now.Bought, f) is not { } next
-            ? null
-            : new(
-                next.Cost.Label,
-                next.LengthIn,
-                Figure.Of("more", "More than now", next.Cost.Value - cost.Value, "next − now", next.Cost, cost)
-            );
-
-    // what lies on it, and what the shop keeps on hand and has too few of
-    private static IEnumerable<LaidDesign> Fillable(LineOnFilm l) =>
-        l.Layout.Designs.Concat(
-            l.Drawer.Where(k => k.Wanted() > 0 && l.Layout.Designs.All(d => d.Key != KeptPrint.KeyOf(k.Id)))
-                .Select(k => k.Filling())
-        );
-
-    private static IReadOnlyList<LayoutRoom> Room(LineOnFilm l, LayoutFigures now, LayoutStep? next)
-    {
-        var (placed, sheets, length) = (l.Layout.Placed(), Math.Max(1, now.Bought), l.On.DrawnOn(now.Sheets).LengthIn);
-        // what fills is laid by its outline too
-        var shapes = l.Shapes(Fillable(l).Select(d => l.By(d, l.Layout.IsByOutline)));
-        return
-        [
-            .. Fillable(l)
-                .Select(d =>
-                {
-                    var mine = l.Kept(d.Key);
-                    // what goes before the next step is laid first: it is what goes into this one
-                    var all = GangRoom.Fill(
-                        l.On.Ground,
-                        placed,
-                        d.Laid(),
-                        sheets + (next is not null && l.On.Roll is null ? 1 : 0),
-                        length ?? next?.BilledIn ?? now.BilledIn,
-                        MostRoom,
-                        shapes
-                    );
-                    var free = all.Count(p =>
-                        p.Sheet < sheets
-                        && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (length ?? now.BilledIn) + Rounding
-                    );
-                    return new LayoutRoom(
-                        d.Key,
-                        NameOf(l, d.Key),
-                        free,
-                        all.Count,
-                        mine?.Wanted(),
-                        mine?.OnHand() ?? 0,
-                        mine is null ? free : Math.Min(free, mine.Wanted())
-                    );
-                }),
-        ];
-    }
-
-    // what lies there of the line's own designs, what other orders have spoken for off
-    private static IReadOnlyList<LyingPrints> Lying(SqliteConnection connection, LineOnFilm l, LocalDate today)
-    {
-        var spoken = DrawerStore.SpokenFor(connection, l.Case.Order.Id, l.Line.Asked.Id);
-        return
-        [
-            .. l
-                .Prints.SelectMany(p =>
-                    l.Drawer.Where(k =>
-                            k.Is(p.Print.Print.DesignId, p.Print.Print.WidthIn, p.Print.Print.HeightIn, l.Film.Id)
-                        )
-                        .Select(k =>
-                        {
-                            var free = Math.Max(0, k.OnHand() - spoken.GetValueOrDefault(k.Id));
-                            return new LyingPrints(
-                                k.Id,
-                                p.Key,
-                                k.Name,
-                                free,
-                                Used: p.Lying,
-                                Math.Min(free, p.Count + p.Lying),
-                                k.Oldest(),
-                                k.IsOld(today)
-                            );
-                        })
-                )
-                .Where(x => x.Count > 0),
-        ];
-    }
-
-    // transfers of the drawer are used on their own film alone, so each film has its own number of new prints
-    private static List<LayoutChoice> Choices(ShopBook book, LineOnFilm l)
-    {
-        var laidOn = LaidOn.Find(MethodOf(l.Line), l.InHand, book);
-        return
-        [
-            .. laidOn
-                .Lists.SelectMany(film =>
-                    film.Grounds()
-                        .Select(g =>
-                            Choice(
-                                film,
-                                g,
-                                LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost,
-                                book.Numbers.Format
-                            )
-                        )
-                )
-                .OrderBy(x => x.Cost?.Value ?? decimal.MaxValue),
-        ];
-    }
-
-    /// <summary>What a line needs of a film.</summary>
-    public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) =>
-        [.. LaidPrint.All(inHand, on.Spares, filmId).Where(p => p.Count > 0)];
-
-    private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) =>
-        new(
-            film.Id,
-            On: on.Key,
-            Text(film, on, f),
-            cost,
-            cost is null ? "a print does not go on it, or there are more than one layout holds" : ""
-        );
 }

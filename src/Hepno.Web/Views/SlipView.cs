@@ -114,65 +114,8 @@ public sealed record SlipView(
         }
         if (whole is not null)
         {
-            var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
-            var each =
-                whole.Count == 1
-                    ? $"{pieces} × "
-                        + $"{Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}"
-                    : $"{whole.Count} lines";
-            var postage = c.Frozen?.Postage ?? PostageOnTop(c, book);
-            each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
-            if (c.Standing.Station == Station.Send)
-            {
-                var balance =
-                    c.Frozen!.Total
-                    - (order.Facts.Gathering.Deposit?.Amount ?? 0)
-                    - order.Facts.Sending.Parts.Sum(p => p.Taken);
-                rows.Add(
-                    new(
-                        Price,
-                        Figure: Shown.Money(c.Frozen.Total, f),
-                        c.Frozen.Postage > 0 ? "with postage and tax"
-                            : c.Frozen.Tax > 0 ? "with tax"
-                            : each
-                    )
-                );
-                (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
-            }
-            else if (OrderViews.HeldOf(c) is { } held)
-            {
-                // what it came to, not what the quote hoped for
-                rows.Add(new(Price, Figure: Shown.Money(goods, f), each));
-                rows.Add(
-                    new(
-                        Profit,
-                        Figure: Shown.Money(held.Earned.Value, f),
-                        $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"
-                    )
-                );
-                (hero, heroNote) = (
-                    Shown.AnHour(held.RecordedAnHour, f),
-                    "profit for each hour of hands, as it came out"
-                );
-            }
-            else
-            {
-                var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
-                var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
-                rows.Add(new(Price, Figure: Shown.Money(goods, f), each));
-                rows.Add(
-                    new(
-                        Profit,
-                        Figure: Shown.Money(profit, f),
-                        $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, "
-                            + $"{Shown.Duration((double)hands)} of hands"
-                    )
-                );
-                (hero, heroNote) = (
-                    Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f),
-                    "profit for each hour of hands"
-                );
-            }
+            (var money, hero, heroNote) = OfMoney(c, whole, book, f);
+            rows.AddRange(money);
         }
         var missing = c.Standing.Missing;
         IReadOnlyList<Missing> shown =
@@ -192,6 +135,78 @@ public sealed record SlipView(
             c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing",
             Next(c, whole?.Select(w => w.Band).ToList(), book, f)
         );
+    }
+
+    // figures of the whole order, and the largest of them with what it says
+    private static (IReadOnlyList<SlipRow> Rows, string Hero, string Note) OfMoney(
+        OrderCase c,
+        List<(Band Band, int Pieces)> whole,
+        ShopBook book,
+        FigureFormat f
+    )
+    {
+        var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
+        var price = new SlipRow(Price, Figure: Shown.Money(goods, f), Each(c, whole, book, f));
+        if (c.Standing.Station == Station.Send)
+        {
+            return ToTake(c, price.Note, f);
+        }
+        if (LearnViews.HeldOf(c) is { } held)
+        {
+            // what it came to, not what the quote hoped for
+            var earned = new SlipRow(
+                Profit,
+                Figure: Shown.Money(held.Earned.Value, f),
+                $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"
+            );
+            return (
+                [price, earned],
+                Hero: Shown.AnHour(held.RecordedAnHour, f),
+                "profit for each hour of hands, as it came out"
+            );
+        }
+        var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
+        var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
+        var hoped = new SlipRow(
+            Profit,
+            Figure: Shown.Money(profit, f),
+            $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, "
+                + $"{Shown.Duration((double)hands)} of hands"
+        );
+        return (
+            [price, hoped],
+            Hero: Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f),
+            "profit for each hour of hands"
+        );
+    }
+
+    private static (IReadOnlyList<SlipRow> Rows, string Hero, string Note) ToTake(
+        OrderCase c,
+        string each,
+        FigureFormat f
+    )
+    {
+        var q = c.Frozen!;
+        var facts = c.Order.Facts;
+        var balance = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
+        var taxed = q.Tax > 0 ? "with tax" : each;
+        return (
+            [new(Price, Figure: Shown.Money(q.Total, f), q.Postage > 0 ? "with postage and tax" : taxed)],
+            Hero: Shown.Money(balance, f),
+            "to take before handing over; profit is on the back"
+        );
+    }
+
+    private static string Each(OrderCase c, List<(Band Band, int Pieces)> whole, ShopBook book, FigureFormat f)
+    {
+        var postage = c.Frozen?.Postage ?? PostageOnTop(c, book);
+        var onTop = postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
+        if (whole is not [var (band, _)])
+        {
+            return $"{whole.Count} lines{onTop}";
+        }
+        var sizes = band.Surcharges is { Count: > 0 } ? " and sizes" : "";
+        return $"{c.Order.Ask.Pieces} × {Shown.Money(band.Outcome.Price, f)}{sizes}{onTop}";
     }
 
     // before the quote is sent; as the quote would charge it

@@ -1,0 +1,170 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
+using NodaTime;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>A customer as typed.</summary>
+internal sealed record CustomerBody(
+    string Name,
+    string Contact,
+    string Address = "",
+    string TaxExempt = "",
+    int AccountDays = 0
+)
+{
+    public Customer ToCore(string id) =>
+        new Customer(
+            id,
+            Name.Trim(),
+            Contact: Contact.Trim(),
+            Address.Trim(),
+            TaxExempt: TaxExempt.Trim(),
+            AccountDays
+        );
+}
+
+/// <summary>Everything known of a customer.</summary>
+internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
+
+/// <summary>One of their orders.</summary>
+internal sealed record OrderExport(
+    string Code,
+    Instant CreatedAt,
+    Ask Ask,
+    OrderFacts Facts,
+    IReadOnlyList<QuoteExport> Quotes
+);
+
+/// <summary>A quote they were sent.</summary>
+internal sealed record QuoteExport(Instant SentAt, Instant? WithdrawnAt, QuoteDocument Document);
+
+/// <summary>Customers: kept, found, given out to them, and erased.</summary>
+internal static class CustomerEndpoints
+{
+    public static void MapCustomers(IEndpointRouteBuilder api)
+    {
+        api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
+        api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
+                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
+            )
+            .WithTags("customers")
+            .WithName("customerRecord")
+            .WithSummary("A customer with past orders and what they earned.");
+        api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
+        api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
+    }
+
+    /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
+    internal static List<Customer> FindCustomers(OpenShop shop, string? text) =>
+        shop.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
+
+    /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
+    internal static CustomerExport ExportCustomer(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
+        {
+            var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
+            return new CustomerExport(
+                customer.Value,
+                [
+                    .. OrderStore
+                        .OfCustomer(c, id)
+                        .Select(o => new OrderExport(
+                            o.Value.Code,
+                            o.Value.CreatedAt,
+                            o.Value.Ask,
+                            o.Value.Facts,
+                            [
+                                .. QuoteStore
+                                    .OfOrder(c, o.Value.Id)
+                                    .Select(q => new QuoteExport(
+                                        q.SentAt,
+                                        q.WithdrawnAt,
+                                        QuoteStore.Frozen(c, q.Id).Document
+                                    )),
+                            ]
+                        )),
+                ]
+            );
+        });
+
+    /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name
+    /// until they are thirteen months old.</summary>
+    internal static Views.Written EraseCustomer(string id, OpenShop shop, HttpRequest request)
+    {
+        var seen = request.Seen();
+        var (done, files) = shop.Db.Write(c =>
+        {
+            var theirs = ForgetCustomer.FilesOf(c, id);
+            return (
+                new Views.Written(
+                    id,
+                    ForgetCustomer.Do(c, shop, id, seen, request.Deed(shop.Clock, "customer erased"))
+                ),
+                theirs
+            );
+        });
+        // only once the orders no longer name them
+        foreach (var hash in files)
+        {
+            KeptFiles.Drop(shop.Db.Folder, hash);
+        }
+        return done;
+    }
+
+    internal static IEnumerable<Problem> Named(Customer customer)
+    {
+        if (customer.Name.Length is 0 or > 200)
+        {
+            yield return new(
+                "empty",
+                customer.Name.Length == 0
+                    ? "The customer has no name."
+                    : $"A name of {customer.Name.Length} characters.",
+                Where: "name",
+                "Type a name of at most 200 characters."
+            );
+        }
+        if (customer.Contact.Length > 500)
+        {
+            yield return new(
+                "too-long",
+                $"A contact of {customer.Contact.Length} characters.",
+                Where: "contact",
+                "At most 500."
+            );
+        }
+        if (customer.Address.Length > 500)
+        {
+            yield return new(
+                "too-long",
+                $"An address of {customer.Address.Length} characters.",
+                Where: "address",
+                "At most 500."
+            );
+        }
+        if (customer.TaxExempt.Length > 200)
+        {
+            yield return new(
+                "too-long",
+                $"A proof of {customer.TaxExempt.Length} characters.",
+                Where: "taxExempt",
+                "Name the certificate and its number, at most 200."
+            );
+        }
+        if (customer.AccountDays is < 0 or > 365)
+        {
+            yield return new(
+                "range",
+                $"{customer.AccountDays} days to pay is outside 0 to 365.",
+                Where: "accountDays",
+                "30 is usual; 0 where they have no account."
+            );
+        }
+    }
+}
