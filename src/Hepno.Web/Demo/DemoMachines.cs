@@ -11,10 +11,27 @@ namespace Hepno.Web.Demo;
 /// <summary>Machines of the demo shop.</summary>
 internal static class DemoMachines
 {
+    private static readonly EquipmentHour Printer = new EquipmentHour(
+        5200,
+        Resale: 900,
+        4,
+        ProductiveHoursAYear: 700,
+        0.7,
+        DutyShare: 0.5,
+        0.45m
+    );
+
     public static void PutPrintersAndPresses(SqliteConnection c, OpenShop shop, Deed deed)
     {
         var today = DemoData.Today(c, shop);
-        var printer = new EquipmentHour(5200, Resale: 900, 4, ProductiveHoursAYear: 700, 0.7, DutyShare: 0.5, 0.45m);
+        PutFilmPrinter(c, deed);
+        PutDyePrinter(c, deed);
+        PutPresses(c, today, deed);
+        PutSupplies(c, today, deed);
+    }
+
+    private static void PutFilmPrinter(SqliteConnection c, Deed deed)
+    {
         Aggregates.FilmPrinters.Put(
             c,
             new(
@@ -35,13 +52,17 @@ internal static class DemoMachines
                 0.05m,
                 35,
                 FilmCure.Oven,
-                printer,
+                Printer,
                 "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of "
                     + "ink and powder decide."
             ),
             0,
             deed
         );
+    }
+
+    private static void PutDyePrinter(SqliteConnection c, Deed deed)
+    {
         Aggregates.DyePrinters.Put(
             c,
             new(
@@ -57,7 +78,7 @@ internal static class DemoMachines
                 8,
                 0.009m,
                 ProtectionPrice: 0.05m,
-                printer with
+                Printer with
                 {
                     PriceNew = 900,
                     Resale = 100,
@@ -68,6 +89,35 @@ internal static class DemoMachines
             0,
             deed
         );
+    }
+
+    private static void PutSupplies(SqliteConnection c, LocalDate today, Deed deed)
+    {
+        var weekAgo = today.PlusDays(-7).At(new LocalTime(9, 0));
+        Aggregates.Supplies.Put(
+            c,
+            new(
+                "skua",
+                [
+                    new(Supply.ColourInk, ["Skerry pigment"], 800, LowAt: 100),
+                    new(Supply.WhiteInk, ["Skerry white"], 500, LowAt: 100),
+                    new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, LowAt: 200),
+                    new(Supply.Powder, ["Marl fine"], 1000, LowAt: 150),
+                ],
+                [
+                    new(Supply.ColourInk, "Skerry pigment", Lot: "0526-C", weekAgo, 620, "Wren"),
+                    new(Supply.Film, "Skua cold film", Lot: "F-118", weekAgo, 3900, "Wren"),
+                    new(Supply.Powder, "Marl fine", Lot: "P-31", weekAgo.PlusDays(1), 800, "Ines"),
+                    new(Supply.WhiteInk, "Skerry white", Lot: "0526-W", weekAgo.PlusDays(2), 110, "Wren"),
+                ]
+            ),
+            0,
+            deed
+        );
+    }
+
+    private static void PutPresses(SqliteConnection c, LocalDate today, Deed deed)
+    {
         Aggregates.Presses.Put(
             c,
             new(
@@ -145,27 +195,6 @@ internal static class DemoMachines
                 null,
                 new(390, Resale: 50, 5, ProductiveHoursAYear: 400, 1.2, DutyShare: 0.5, 0.05m),
                 "Oven, tray and film burn: gloves. Fumes: extraction on, window open."
-            ),
-            0,
-            deed
-        );
-        var weekAgo = today.PlusDays(-7).At(new LocalTime(9, 0));
-        Aggregates.Supplies.Put(
-            c,
-            new(
-                "skua",
-                [
-                    new(Supply.ColourInk, ["Skerry pigment"], 800, LowAt: 100),
-                    new(Supply.WhiteInk, ["Skerry white"], 500, LowAt: 100),
-                    new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, LowAt: 200),
-                    new(Supply.Powder, ["Marl fine"], 1000, LowAt: 150),
-                ],
-                [
-                    new(Supply.ColourInk, "Skerry pigment", Lot: "0526-C", weekAgo, 620, "Wren"),
-                    new(Supply.Film, "Skua cold film", Lot: "F-118", weekAgo, 3900, "Wren"),
-                    new(Supply.Powder, "Marl fine", Lot: "P-31", weekAgo.PlusDays(1), 800, "Ines"),
-                    new(Supply.WhiteInk, "Skerry white", Lot: "0526-W", weekAgo.PlusDays(2), 110, "Wren"),
-                ]
             ),
             0,
             deed

@@ -131,24 +131,6 @@ internal static class RunViews
         var (f, standards) = (book.Numbers.Format, book.Numbers.Floor.Standards());
         // of several places of work each pass names its own
         var at = "";
-        string work;
-        if (d.Recipe.IsPressed())
-        {
-            work = "";
-        }
-        else if (d.BenchId == ShopBook.Table.Id)
-        {
-            work = "Count";
-        }
-        else if (d.BenchId == ShopBook.SewingTable.Id)
-        {
-            work = "Sew";
-        }
-        else
-        {
-            work = "Stitch";
-        }
-
         if (!d.BenchId.IsNone && d.BenchId != press?.Id)
         {
             press = LineFloor.Bench(d.BenchId, book);
@@ -160,32 +142,10 @@ internal static class RunViews
                 : d.Steps.Append(standards.After[0]).ToList();
         var place = d.Placement.At();
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
-        var onSizes = SizedPrints
-            .Of(placement, asked.Sizes, asked.Names)
-            .SelectMany(p =>
-                p.Sizes.Select(s => new OnSizeView(
-                    s.Size,
-                    Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f),
-                    placement.OnTopOf is not null
-                        ? "in the middle of the print beneath"
-                        : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"
-                ))
-            )
-            .ToList();
         var pillow =
             press is null || press.IsBench()
                 ? null
                 : PillowChoice.For(press, style, d.Placement.Seam(), d.Placement.WidthIn, d.Placement.HeightIn);
-        string under;
-        if (d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why)
-        {
-            under = pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}";
-        }
-        else
-        {
-            under = "";
-        }
-
         var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null
             ? ""
@@ -208,7 +168,7 @@ internal static class RunViews
             d.Recipe.SecondPressSeconds,
             index == firstPressed ? d.Recipe.PrePressSeconds : 0,
             $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}",
-            onSizes,
+            OnSizes(placement, place, asked, style, f),
             placement.Own != OwnText.None,
             press?.DialFor(
                 d.Recipe.Pressure,
@@ -219,10 +179,56 @@ internal static class RunViews
                 is { } dial
                 ? Shown.Number(dial, 1, f)
                 : "",
-            under,
-            work,
+            Under(d, style, pillow),
+            Work(d),
             at,
             checks
         );
+    }
+
+    private static string Work(DecorationPlan d)
+    {
+        if (d.Recipe.IsPressed())
+        {
+            return "";
+        }
+        if (d.BenchId == ShopBook.Table.Id)
+        {
+            return "Count";
+        }
+        return d.BenchId == ShopBook.SewingTable.Id ? "Sew" : "Stitch";
+    }
+
+    private static string Under(DecorationPlan d, Core.Blanks.Style style, Accessory? pillow)
+    {
+        if (!d.Recipe.IsPressed() || PillowChoice.Why(style, d.Placement.Seam()) is not { Length: > 0 } why)
+        {
+            return "";
+        }
+        return pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}";
+    }
+
+    private static List<OnSizeView> OnSizes(
+        Placement placement,
+        Place place,
+        AskLine asked,
+        Core.Blanks.Style style,
+        FigureFormat f
+    )
+    {
+        return
+        [
+            .. SizedPrints
+                .Of(placement, asked.Sizes, asked.Names)
+                .SelectMany(p =>
+                    p.Sizes.Select(s => new OnSizeView(
+                        s.Size,
+                        Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f),
+                        placement.OnTopOf is not null
+                            ? "in the middle of the print beneath"
+                            : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"
+                    ))
+                ),
+        ];
     }
 }
