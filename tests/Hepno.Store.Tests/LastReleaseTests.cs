@@ -1,0 +1,127 @@
+using System.Globalization;
+using Hepno.Store.Documents;
+using Microsoft.Data.Sqlite;
+using NodaTime;
+
+namespace Hepno.Store.Tests;
+
+/// <summary>A shop as another release left it opens with everything in it, compared row by row.</summary>
+public sealed class LastReleaseTests : IDisposable
+{
+    // tests/cases/documents/data-N.sql: a shop whose database stood at migration N, as that release wrote it
+    private const string Data = "data-55.sql";
+
+    private readonly string folder = Directory.CreateTempSubdirectory("hepno-release-").FullName;
+    private readonly Dictionary<string, List<Row>> before;
+    private readonly Db db;
+
+    public LastReleaseTests()
+    {
+        using (var old = new SqliteConnection($"Data Source={Db.File(folder)};Foreign Keys=False;Pooling=False"))
+        {
+            old.Open();
+            using var command = old.CreateCommand();
+            command.CommandText = File.ReadAllText(Tree.Case("documents", Data));
+            command.ExecuteNonQuery();
+            before = Tables(old).ToDictionary(t => t, t => Rows(old, t));
+        }
+        db = new Db(folder);
+        db.Open(Instant.FromUtc(2026, 12, 1, 9, 0, 0));
+    }
+
+    public void Dispose()
+    {
+        db.Dispose();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    [Fact]
+    public void Every_row_is_there_with_every_value()
+    {
+        Assert.InRange(before.Values.Sum(rows => rows.Count), 500, int.MaxValue);
+        using var now = new SqliteConnection($"Data Source={Db.File(folder)};Mode=ReadOnly;Pooling=False");
+        now.Open();
+        foreach (var (table, rows) in before)
+        {
+            var after = Rows(now, table);
+            Assert.True(rows.Count == after.Count, $"{table}: {rows.Count} rows were, {after.Count} are");
+            foreach (var (was, isNow) in rows.Zip(after))
+            {
+                foreach (var (column, value) in was)
+                {
+                    // documents are packed since, word for word
+                    var kept = column == "json" ? Unpacked(isNow["document"]) : isNow[column];
+                    Assert.True(value == kept, $"{table}.{column}: {value} was, {kept} is");
+                }
+            }
+        }
+    }
+
+    [Fact]
+    public void Every_thing_every_earlier_state_and_every_sent_quote_can_be_read()
+    {
+        var kinds = typeof(Aggregates)
+            .GetProperties()
+            .Select(p => p.GetValue(null)!)
+            .ToDictionary(a => (string)((dynamic)a).Kind);
+        var past = before["history"].Where(r => r["json"].Length > 0).ToList();
+        Assert.InRange(past.Count, 20, int.MaxValue);
+        Assert.All(past, r => Assert.NotNull(Read((dynamic)kinds[r["kind"]], r["json"])));
+        db.Read(c =>
+        {
+            foreach (var aggregate in kinds.Values)
+            {
+                AllAreRead((dynamic)aggregate, c);
+            }
+            foreach (var quote in before["quote"])
+            {
+                Assert.NotEmpty(QuoteStore.Frozen(c, quote["id"]).Lines);
+                Assert.Equal(quote["pdf"], Convert.ToHexString(QuoteStore.PdfOf(c, quote["id"])));
+            }
+            return 0;
+        });
+    }
+
+    private static object Read<T>(Aggregate<T> kind, string text)
+        where T : class => kind.Document.Read(text);
+
+    private static void AllAreRead<T>(Aggregate<T> kind, SqliteConnection c)
+        where T : class => Assert.Equal(kind.Ids(c).Count, kind.All(c).Count);
+
+    private static List<string> Tables(SqliteConnection c)
+    {
+        using var command = c.CreateCommand();
+        command.CommandText = "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'";
+        using var reader = command.ExecuteReader();
+        var names = new List<string>();
+        while (reader.Read())
+        {
+            names.Add(reader.GetString(0));
+        }
+        return names;
+    }
+
+    private static List<Row> Rows(SqliteConnection c, string table)
+    {
+        using var command = c.CreateCommand();
+        command.CommandText = $"SELECT * FROM \"{table}\" ORDER BY rowid";
+        using var reader = command.ExecuteReader();
+        var rows = new List<Row>();
+        while (reader.Read())
+        {
+            var row = new Row();
+            for (var i = 0; i < reader.FieldCount; i++)
+            {
+                row[reader.GetName(i)] = reader.GetValue(i) is byte[] bytes
+                    ? Convert.ToHexString(bytes)
+                    : Convert.ToString(reader.GetValue(i), CultureInfo.InvariantCulture)!;
+            }
+            rows.Add(row);
+        }
+        return rows;
+    }
+
+    private static string Unpacked(string hex) => hex.Length == 0 ? "" : Packing.Unpack(Convert.FromHexString(hex));
+
+    private sealed class Row : Dictionary<string, string>;
+}
