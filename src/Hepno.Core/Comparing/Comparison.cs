@@ -89,7 +89,7 @@ public sealed record Band(
     public MethodId WayOf(DecorationPlan d) => d.MethodId.IsNone ? MethodId : d.MethodId;
 
     /// <summary>What it is like on the garment.</summary>
-    public Character Character => Character.Of(MethodId);
+    public PrintCharacter Character => PrintCharacter.Of(MethodId);
 
     /// <summary>How it weighs against others of its comparison.</summary>
     public Weighed Weighed() =>

@@ -4037,7 +4037,7 @@ export interface components {
              */
             notUsed: string[];
             /** @description What it is like on the garment. */
-            character: components["schemas"]["Character"];
+            character: components["schemas"]["PrintCharacter"];
             /** @description True when price and promise both suit the customer. */
             fits: boolean;
             /**
@@ -4333,17 +4333,6 @@ export interface components {
          * @enum {unknown}
          */
         Channel: "retail" | "wholesale";
-        /** @description What a decoration is like on the garment (docs/trade 1), in words to say to a customer. */
-        Character: {
-            /** @description How it feels. */
-            feel: string;
-            /** @description How it lasts; the maker's claim until the shop's own wash log says more. */
-            wear: string;
-            /** @description What it does on cloth that stretches. */
-            stretch: string;
-            /** @description How it looks. */
-            look: string;
-        };
         /** @description Which ways were chosen. */
         ChoiceFacts: {
             /** @description Methods chosen, at most one a line. */
@@ -10451,6 +10440,17 @@ export interface components {
              * @default 0
              */
             steps: number;
+        };
+        /** @description What a decoration is like on the garment (docs/trade 1), in words to say to a customer. */
+        PrintCharacter: {
+            /** @description How it feels. */
+            feel: string;
+            /** @description How it lasts; the maker's claim until the shop's own wash log says more. */
+            wear: string;
+            /** @description What it does on cloth that stretches. */
+            stretch: string;
+            /** @description How it looks. */
+            look: string;
         };
         /** @description Transfers of one day in the drawer. */
         PrintLot: {

@@ -5,11 +5,11 @@ namespace Hepno.Core.Methods;
 /// <param name="Wear">How it lasts; the maker's claim until the shop's own wash log says more.</param>
 /// <param name="Stretch">What it does on cloth that stretches.</param>
 /// <param name="Look">How it looks.</param>
-public sealed record Character(string Feel, string Wear, string Stretch, string Look)
+public sealed record PrintCharacter(string Feel, string Wear, string Stretch, string Look)
 {
     /// <summary>What a method's decorations are like.</summary>
     /// <param name="methodId">Key of a method.</param>
-    public static Character Of(MethodId methodId) =>
+    public static PrintCharacter Of(MethodId methodId) =>
         methodId.Text switch
         {
             "dtf-bought" or "dtf-made" => new(
@@ -95,9 +95,9 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
             _ => throw new ArgumentOutOfRangeException(nameof(methodId), methodId, "No such method."),
         };
 
-    private static Character Of(IReadOnlyList<Character> each)
+    private static PrintCharacter Of(IReadOnlyList<PrintCharacter> each)
     {
-        string All(Func<Character, string> of) => string.Join("; ", each.Select(of).Distinct());
+        string All(Func<PrintCharacter, string> of) => string.Join("; ", each.Select(of).Distinct());
         return new(All(c => c.Feel), Wear: All(c => c.Wear), All(c => c.Stretch), Look: All(c => c.Look));
     }
 }
