@@ -1,18 +1,10 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { attempt, lineInHand, reading, refresh, shop } from '../../state/state'
+import type { Copy, Layout } from './laid'
+import { type Proposal, useProposals } from './proposals'
 
-export type Copy = Schemas['LaidCopy']
-export type Layout = Schemas['LineLayoutView']
-
-/** A layout that is shown and not kept yet: what a search found, what fills the room, one brought in. */
-export interface Proposal {
-  what: string
-  tried: Schemas['TriedLayout']
-  steps: number
-}
-
-const looks = 200
+export type { Copy, Layout } from './laid'
 
 /** So many transfers of the drawer for a print of a line instead of new ones; 0 for none. */
 export const takeFromDrawer = (
@@ -203,30 +195,7 @@ export function useGang() {
       `${count > 0 ? `${count} come from the drawer` : 'All are printed new'}. Z takes it back.`,
     )
   }
-  /** Proposes what the shop keeps on hand for the room that is paid for. */
-  const fillWith = (key: string, name: string) => fill(`Filled with ${name}`, 200, false, key)
-  /** Proposes more copies of the chosen design: one, as many as the paid room holds, or the next step too. */
-  async function fill(
-    what: string,
-    most: number,
-    nextStep: boolean,
-    key = copies.value[chosen.value]?.key,
-  ): Promise<void> {
-    if (!key || view.value?.isLocked) return
-    await attempt(async () => {
-      const got = await ask(
-        api.POST('/api/orders/{id}/lines/{line}/layout/fill', {
-          params: path(),
-          body: { ...ground(), copies: copies.value, key, most, nextStep },
-        }),
-      )
-      if (got.copies.length === copies.value.length) shop.said = 'There is no room for another.'
-      else proposal.value = { what, tried: got, steps: 0 }
-    })
-  }
-  const oneMore = () => fill('One more of it is laid', 1, true)
-  const fillRoom = () => fill('The room that is paid for is filled', 200, false)
-  const fillNext = () => fill('The next step is filled', 200, true)
+  const proposing = useProposals({ view, copies, chosen, proposal, search, seed, path, ground })
   async function keep(): Promise<void> {
     const p = proposal.value
     if (!p) return
@@ -234,45 +203,6 @@ export function useGang() {
     else await settle(p.tried.copies, `${p.what}.`, p.steps)
   }
 
-  /** Searches for a shorter layout, or stops a search that runs: the best found is proposed. */
-  async function searching(seconds: number): Promise<void> {
-    if (search.value && !search.value.isDone) {
-      const id = search.value.id
-      await attempt(async () => {
-        await ask(api.POST('/api/layout-searches/{id}/stop', { params: { path: { id } } }))
-      })
-      return
-    }
-    if (!view.value || view.value.isLocked) return
-    await attempt(async () => {
-      search.value = await ask(
-        api.POST('/api/orders/{id}/lines/{line}/layout/search', {
-          params: path(),
-          body: { ...ground(), copies: copies.value, seed: seed.value, seconds },
-        }),
-      )
-      while (search.value && !search.value.isDone) {
-        await new Promise((r) => setTimeout(r, looks))
-        const running: Schemas['LayoutSearchView'] | null = search.value
-        if (!running) return
-        search.value = await ask(api.GET('/api/layout-searches/{id}', { params: { path: { id: running.id } } }))
-      }
-      const found = search.value?.result
-      // another search begins elsewhere
-      seed.value++
-      if (found && search.value?.isBetter)
-        proposal.value = { what: 'The better layout is kept', tried: found, steps: found.figures.steps }
-    })
-  }
-  async function bring(text: string): Promise<void> {
-    await attempt(async () => {
-      const got = await ask(
-        api.POST('/api/orders/{id}/lines/{line}/layout/bring', { params: path(), body: { ...ground(), text } }),
-      )
-      proposal.value = { what: 'Your own layout is kept', tried: got, steps: 0 }
-      shop.problems = got.problems.slice(0, 3)
-    })
-  }
   /** Buys the film as one with another order's, or apart again: both orders change, so it is no undo but its other deed that takes it back. */
   async function together(other: { orderId: string; lineId: string } | null): Promise<void> {
     const order = shop.order
@@ -307,8 +237,8 @@ export function useGang() {
 
   const drawn = computed(() => proposal.value?.tried.copies ?? copies.value)
   return {
-    view, figures, drawn, copies, chosen, held, tried, proposal, search,
-    load, settle, outlines, pick, hold, back, drop, turn, pin, remove, oneMore, fillRoom, fillNext, fillWith, fromDrawer, keep, searching, bring, forget, together,
+    view, figures, drawn, copies, chosen, held, tried, proposal, search, ...proposing,
+    load, settle, outlines, pick, hold, back, drop, turn, pin, remove, fromDrawer, keep, forget, together,
   } // prettier-ignore
 }
 export type Gang = ReturnType<typeof useGang>

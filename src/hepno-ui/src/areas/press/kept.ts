@@ -3,17 +3,21 @@ import type { Task } from './tasks'
 /** Seconds of the steps of pieces not yet judged, by task. */
 export type Laps = Record<string, { step: string; seconds: number }[]>
 
+/** When the steps of a piece began, and what those before took. */
+export interface KeptClock {
+  sinceVerdict: number
+  sinceStep?: number
+  laps?: Laps
+}
+
 /** What a device's run must not lose on a reload or when the power goes: times are this machine's own clock, in ms. */
-export interface Kept {
+export interface Kept extends KeptClock {
   phase: 'lay' | 'press' | 'again'
   closedAt: number
   held: boolean
   heldAt: number
   rack: { task: Task; cold: number; again: boolean }[]
   mine: { eventId: string; task: Task }[]
-  sinceVerdict: number
-  sinceStep?: number
-  laps?: Laps
 }
 
 const key = (id: string) => `hepno-run-${id}`

@@ -2,9 +2,10 @@ import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
 import { onChange } from '../../state/live'
 import { useInHand } from './inHand'
-import { forget, keep, type Laps, offset, recall } from './kept'
+import { forget, keep, offset, recall } from './kept'
 import { outbox } from './outbox'
 import { sound } from './sound'
+import { stepClock } from './stepClock'
 import { approved, keyOf, newest, type Task, tasksLeft } from './tasks'
 import { verbOf } from './verb'
 
@@ -28,16 +29,7 @@ export function useRun(id: string) {
   const choosing = ref(false)
   const lastReason = ref<string | null>(null)
   const mine = ref<{ eventId: string; task: Task }[]>([])
-  let sinceVerdict = performance.now()
-  // what the steps took: each ends where a platen closes or opens, or with a verdict
-  let sinceStep = performance.now()
-  let laps: Laps = {}
-  function lap(task: Task | undefined, step: string): void {
-    const at = performance.now()
-    if (task)
-      laps[keyOf(task)] = [...(laps[keyOf(task)] ?? []), { step, seconds: Math.round((at - sinceStep) / 100) / 10 }]
-    sinceStep = at
-  }
+  const steps = stepClock()
   let heldAt = 0
   let lastTap = { key: '', at: -1000 }
 
@@ -124,7 +116,7 @@ export function useRun(id: string) {
   function step(): void {
     if (held.value) return hold()
     if (phase.value === 'again') {
-      lap(rack.value[0]?.task, 'again')
+      steps.lap(rack.value[0]?.task, 'again')
       phase.value = 'lay'
       rack.value = rack.value.map((r, i) => (i === 0 ? { ...r, again: true } : r))
       return
@@ -132,12 +124,12 @@ export function useRun(id: string) {
     // where nothing is pressed there is only the verdict
     if (!current.value || !pass.value || pass.value.work) return
     if (phase.value === 'lay') {
-      lap(current.value, 'lay')
+      steps.lap(current.value, 'lay')
       closedAt.value = performance.now()
       phase.value = 'press'
       return
     }
-    lap(current.value, 'press')
+    steps.lap(current.value, 'press')
     phase.value = 'lay'
     if (pass.value.peel !== 'hot')
       rack.value = [
@@ -161,7 +153,7 @@ export function useRun(id: string) {
   /** The second press of the oldest piece on the rack, once it is peeled. */
   function pressAgain(): void {
     if (held.value || closed.value || !rack.value[0] || !pass.value?.secondPressSeconds) return
-    lap(rack.value[0].task, 'peel')
+    steps.lap(rack.value[0].task, 'peel')
     closedAt.value = performance.now()
     phase.value = 'again'
   }
@@ -169,8 +161,7 @@ export function useRun(id: string) {
     held.value = !held.value
     if (held.value) heldAt = performance.now()
     else {
-      sinceVerdict += performance.now() - heldAt
-      sinceStep += performance.now() - heldAt
+      steps.paused(performance.now() - heldAt)
       if (closed.value) closedAt.value += performance.now() - heldAt
     }
   }
@@ -183,11 +174,7 @@ export function useRun(id: string) {
     if (at - lastTap.at < 400 && lastTap.key === keyOf(task)) return
     lastTap = { key: keyOf(task), at }
     const eventId = makeId()
-    const secondsOnPiece = Math.round((at - sinceVerdict) / 100) / 10
-    sinceVerdict = at
-    lap(task, 'peel')
-    const taken = laps[keyOf(task)] ?? []
-    laps = Object.fromEntries(Object.entries(laps).filter(([key]) => key !== keyOf(task)))
+    const took = steps.judged(task)
     if (keyOf(task) === keyOf(current.value ?? task)) phase.value = 'lay'
     await box.add(eventId, {
       pieceNo: task.pieceNo,
@@ -197,8 +184,7 @@ export function useRun(id: string) {
       verdict: kind,
       reason,
       takesBack: null,
-      secondsOnPiece,
-      laps: taken.slice(-20),
+      ...took,
     })
     mine.value = [...mine.value, { eventId, task }].slice(-50)
   }
@@ -252,9 +238,7 @@ export function useRun(id: string) {
       heldAt: heldAt + by,
       rack: rack.value.map((r) => ({ ...r, cold: r.cold + by })),
       mine: mine.value,
-      sinceVerdict: sinceVerdict + by,
-      sinceStep: sinceStep + by,
-      laps,
+      ...steps.kept(by),
     })
   })
   function restore(): void {
@@ -267,9 +251,7 @@ export function useRun(id: string) {
     heldAt = kept.heldAt - by
     rack.value = kept.rack.map((r) => ({ ...r, cold: r.cold - by }))
     mine.value = kept.mine
-    sinceVerdict = kept.sinceVerdict - by
-    sinceStep = (kept.sinceStep ?? kept.sinceVerdict) - by
-    laps = kept.laps ?? {}
+    steps.restore(kept, by)
   }
 
   let timer: ReturnType<typeof setInterval> | undefined
