@@ -14,7 +14,7 @@ internal static class LearnViews
     public static LearnView Learned(SqliteConnection connection, OpenShop shop, OrderId id)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
-        if (c.Frozen is null || c.Run is null || c.Order.Facts.Sending.HandOver is null)
+        if (HeldOf(c) is not var (lines, earned, recorded, planned))
         {
             throw new RefusedException(
                 409,
@@ -23,8 +23,7 @@ internal static class LearnViews
                 remedy: "Learning begins when the pieces are with the customer."
             );
         }
-        var f = c.Frozen.Numbers.Format;
-        var (lines, earned, recorded, planned) = HeldOf(c)!.Value;
+        var f = c.Frozen!.Numbers.Format;
         return new(
             lines,
             earned,

@@ -44,7 +44,7 @@ internal static class SendViews
         var left = q.Ask.Pieces - facts.Delivered();
         var counted = facts.Sending.Counted.Sum(x => x.Pieces);
         var balance = OrderBalance.Reckon(c);
-        var due = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
+        var due = OrderBalance.Left(c);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
         var pay = due > 0 ? $"{Shown.Money(due, f)} {HowPaid(c, q)}." : "Everything is paid.";
         var whom = c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name;

@@ -187,12 +187,10 @@ public sealed record SlipView(
     )
     {
         var q = c.Frozen!;
-        var facts = c.Order.Facts;
-        var balance = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
         var taxed = q.Tax > 0 ? "with tax" : each;
         return (
             [new(Price, Figure: Shown.Money(q.Total, f), q.Postage > 0 ? "with postage and tax" : taxed)],
-            Hero: Shown.Money(balance, f),
+            Hero: Shown.Money(OrderBalance.Left(c), f),
             "to take before handing over; profit is on the back"
         );
     }

@@ -12,7 +12,7 @@ export interface Proposal {
 
 /** How often a search is looked at, ms. */
 const looks = 200
-/** More copies than a room can hold. */
+/** As many as there is room for, and no more than are laid in one go. */
 const plenty = 200
 
 /** The layout that is worked on. */
