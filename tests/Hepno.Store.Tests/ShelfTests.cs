@@ -430,7 +430,12 @@ public sealed class ShelfTests : IDisposable
                 INSERT INTO paired_device VALUES ('t', 'hash', 'Tablet', '2026-06-01T09:00:00.000Z', 0);
                 INSERT INTO order_size VALUES ('o', 0, 'M', 12); INSERT INTO placement VALUES ('o', 0, 'f', 'front', 9, 8, 50, 2, 0, 5); INSERT INTO order_counted VALUES ('o', 0, 'M', 7);
                 INSERT INTO history (kind, id, version, json, deed, device, at, undoable) VALUES ('order', 'o', 3, '{}', 'method chosen', 'd', '2026-06-01T10:00:00.000Z', 1);
-                INSERT INTO quote VALUES ('q', 'o', '2026-06-01T10:00:00.000Z', NULL, '{"ask":{"customerId":"a","styleId":"brae","colourwayId":"n","sizes":[{"size":"M","pieces":12}],"placements":[],"mark":18.5,"note":null},"style":{"id":"brae"},"colourway":{"id":"n"},"band":{"value":11.095534545967298146114086294},"document":{"what":"Brae","details":[],"sizes":[],"pieces":"12","each":"15.00","amount":"180.00","totals":[]},"goods":180.00,"pressingSeconds":95.5}', x'00')
+                INSERT INTO quote VALUES ('q', 'o', '2026-06-01T10:00:00.000Z', NULL, '{"ask":{"customerId":"a",
+                "styleId":"brae","colourwayId":"n","sizes":[{"size":"M","pieces":12}],"placements":[],"mark":18.5,
+                "note":null},"style":{"id":"brae"},"colourway":{"id":"n"},
+                "band":{"value":11.095534545967298146114086294},"document":{"what":"Brae","details":[],"sizes":[],
+                "pieces":"12","each":"15.00","amount":"180.00","totals":[]},"goods":180.00,
+                "pressingSeconds":95.5}', x'00')
                 """;
             command.ExecuteNonQuery();
         }

@@ -334,7 +334,10 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         var archive = With(await Archive(), "orders.json", all =>
         {
             all[0]!["facts"]!["layout"]!["layouts"] = JsonNode.Parse(
-                """[{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,"needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]"""
+                """
+                [{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,
+                "needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]
+                """
             );
             return all;
         });

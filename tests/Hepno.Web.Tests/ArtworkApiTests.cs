@@ -472,7 +472,10 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         var (status, said) = await shop.Send(
             HttpMethod.Put,
             "/api/artwork/licensed",
-            """{"name":"Crest","rights":{"whose":"a library","saidBy":"Isaura","saidOn":null,"proof":"no. 7","kind":"stock-licence","until":"2020-01-31","seats":2,"soldGoods":true}}""",
+            """
+            {"name":"Crest","rights":{"whose":"a library","saidBy":"Isaura","saidOn":null,"proof":"no. 7",
+            "kind":"stock-licence","until":"2020-01-31","seats":2,"soldGoods":true}}
+            """,
             Version(design)
         );
         Assert.True(status == 200, said.ToString());

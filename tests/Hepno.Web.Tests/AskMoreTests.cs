@@ -278,7 +278,10 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
         await shop.Send(
             HttpMethod.Put,
             "/api/orders/fresh",
-            """{"customerId":null,"lines":[{"id":"1","styleId":null,"colourwayId":null,"sizes":[],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null}"""
+            """
+            {"customerId":null,"lines":[{"id":"1","styleId":null,"colourwayId":null,"sizes":[],"placements":[],
+            "mark":null}],"dueDate":null,"dueTime":null,"note":null}
+            """
         );
         var (status, said) = await shop.Send(
             HttpMethod.Post,

@@ -3,14 +3,20 @@ namespace Hepno.Web.Tests;
 /// <summary>Computations that keep nothing.</summary>
 public class ComputeTests(Shop shop) : IClassFixture<Shop>
 {
-    private const string Week =
-        """[{"open":null,"close":null},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},{"open":null,"close":null}]""";
+    private const string Week = """
+        [{"open":null,"close":null},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},
+        {"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},{"open":"09:00","close":"17:00"},
+        {"open":null,"close":null}]
+        """;
 
     private static string Schedule(string works, string week = Week) =>
         $$"""{"from":"2026-06-01T09:00:00","week":{{week}},"works":[{{works}}]}""";
 
     private static string Work(string id, int pieces, string due, double width = 9) =>
-        $$"""{"id":"{{id}}","pieces":{{pieces}},"minutesPerPiece":2,"temperatureF":300,"readyAt":"2026-06-01T09:00:00","dueAt":"{{due}}","tailMinutes":10,"widthIn":{{width}},"heightIn":9}""";
+        $$"""
+            {"id":"{{id}}","pieces":{{pieces}},"minutesPerPiece":2,"temperatureF":300,"readyAt":"2026-06-01T09:00:00",
+            "dueAt":"{{due}}","tailMinutes":10,"widthIn":{{width}},"heightIn":9}
+            """;
 
     [Fact]
     public async Task Rows_on_a_roll_take_the_shorter_way_round()
@@ -123,12 +129,19 @@ public class ComputeTests(Shop shop) : IClassFixture<Shop>
     )]
     [InlineData(
         "press-floor",
-        """{"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"a","seconds":-1,"hands":true,"press":true}]}]}""",
+        """
+            {"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,
+            "slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"a","seconds":-1,"hands":true,"press":true}]}]}
+            """,
         "-1 s is outside"
     )]
     [InlineData(
         "press-floor",
-        """{"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"press","seconds":9,"hands":false,"press":true}]}]}""",
+        """
+            {"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,
+            "slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"press","seconds":9,"hands":false,
+            "press":true}]}]}
+            """,
         "stands between no closing and opening"
     )]
     [InlineData("size-run", """{"styleId":"brae","text":"S 4, M x"}""", "is not a size of this style.")]

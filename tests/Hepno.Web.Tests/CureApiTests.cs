@@ -6,8 +6,10 @@ namespace Hepno.Web.Tests;
 /// <summary>Materials in a printer, its simulated queue, cure batches and their recall, over the API.</summary>
 public class CureApiTests(Shop shop) : IClassFixture<Shop>
 {
-    private const string Slots =
-        """{"slots":[{"supply":"white-ink","takes":["Skerry white"],"full":500,"lowAt":100},{"supply":"powder","takes":["Marl fine"],"full":1000,"lowAt":150}],"loadings":[]}""";
+    private const string Slots = """
+        {"slots":[{"supply":"white-ink","takes":["Skerry white"],"full":500,"lowAt":100},{"supply":"powder",
+        "takes":["Marl fine"],"full":1000,"lowAt":150}],"loadings":[]}
+        """;
 
     private async Task<JsonElement> Supplies() =>
         (await shop.Get("/api/supplies/view"))
@@ -44,7 +46,11 @@ public class CureApiTests(Shop shop) : IClassFixture<Shop>
             .Single(b => b.GetProperty("batch").GetProperty("id").GetString() == id);
 
     private static string Cure(string order, int prints, bool white = false, string more = "") =>
-        $$"""{"printerId":"skua","stationId":"","temperatureF":250,"minutes":2,"by":"Wren","sign":"glossy","before":"not-yet","after":"not-yet","prints":[{"orderId":"{{order}}","lineId":"1","placementId":"f","prints":{{prints}},"whiteOnly":{{(white ? "true" : "false")}}}]{{more}}}""";
+        $$"""
+            {"printerId":"skua","stationId":"","temperatureF":250,"minutes":2,"by":"Wren","sign":"glossy",
+            "before":"not-yet","after":"not-yet","prints":[{"orderId":"{{order}}","lineId":"1","placementId":"f",
+            "prints":{{prints}},"whiteOnly":{{(white ? "true" : "false")}}}]{{more}}}
+            """;
 
     private async Task<int> Waiting(string order) =>
         (await shop.Get("/api/cures/waiting?printerId=skua"))

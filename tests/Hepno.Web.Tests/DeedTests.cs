@@ -66,8 +66,11 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     public async Task A_changed_ask_needs_its_sent_quote_withdrawn_first()
     {
         var journey = await At("gather", "withdrawn");
-        var ask =
-            """{"customerId":"withdrawn","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":5}],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null}""";
+        var ask = """
+            {"customerId":"withdrawn","lines":[{"id":"1","styleId":"brae","colourwayId":"black",
+            "sizes":[{"size":"M","pieces":5}],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,
+            "note":null}
+            """;
         Assert.Contains(
             "its ask stands as quoted",
             (await shop.Send(HttpMethod.Put, "/api/orders/withdrawn", ask, "4")).Body.GetRawText(),

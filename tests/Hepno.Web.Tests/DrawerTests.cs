@@ -141,7 +141,12 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
         var (put, film) = await shop.Send(
             HttpMethod.Put,
             "/api/films/plover",
-            """{"supplier":"Plover","product":"Matt film","sizes":[{"name":"4 × 4","widthIn":4,"heightIn":4,"breaks":[{"from":1,"price":9}]}],"freightPerOrder":0,"leadDays":1,"byLayout":{"gapIn":0.25,"marginIn":0.25,"roll":{"widthIn":22,"stepIn":1,"steps":[{"from":1,"price":5}],"lengths":[]},"sheets":[]}}"""
+            """
+            {"supplier":"Plover","product":"Matt film","sizes":[{"name":"4 × 4","widthIn":4,"heightIn":4,
+            "breaks":[{"from":1,"price":9}]}],"freightPerOrder":0,"leadDays":1,"byLayout":{"gapIn":0.25,
+            "marginIn":0.25,"roll":{"widthIn":22,"stepIn":1,"steps":[{"from":1,"price":5}],"lengths":[]},
+            "sheets":[]}}
+            """
         );
         Assert.True(put == 200, film.ToString());
         async Task<decimal> OnPlover() =>
@@ -184,8 +189,10 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task What_the_shop_keeps_on_hand_is_counted_in_and_refused_when_it_cannot_be()
     {
-        const string label =
-            """{"name":"neck label","widthIn":2,"heightIn":1.5,"designId":null,"productId":"ferrow","keep":100,"goodDays":365,"lots":[{"count":30,"on":"2026-01-02","order":""}]}""";
+        const string label = """
+            {"name":"neck label","widthIn":2,"heightIn":1.5,"designId":null,"productId":"ferrow","keep":100,
+            "goodDays":365,"lots":[{"count":30,"on":"2026-01-02","order":""}]}
+            """;
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/kept-prints/label", label)).Status);
         Assert.Equal(30, OnHand(await Lying("neck label")));
         var (status, body) = await shop.Send(

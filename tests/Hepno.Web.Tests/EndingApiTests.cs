@@ -114,7 +114,10 @@ public class EndingApiTests(Shop shop) : IClassFixture<Shop>
                 await shop.Send(
                     HttpMethod.Put,
                     "/api/orders/void",
-                    """{"customerId":null,"lines":[{"id":"l","styleId":null,"colourwayId":null,"sizes":[],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null,"channel":"retail"}"""
+                    """
+                    {"customerId":null,"lines":[{"id":"l","styleId":null,"colourwayId":null,"sizes":[],
+                    "placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null,"channel":"retail"}
+                    """
                 )
             ).Status
         );

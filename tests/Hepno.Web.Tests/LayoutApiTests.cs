@@ -5,8 +5,11 @@ namespace Hepno.Web.Tests;
 /// <summary>Layouts over the API, without keeping anything.</summary>
 public class LayoutApiTests(Shop shop) : IClassFixture<Shop>
 {
-    private const string Roll =
-        """{"widthIn":22,"lengthIn":null,"gapIn":0.25,"marginIn":0.125,"designs":[{"id":"front","widthIn":10,"heightIn":8,"copies":12},{"id":"mark","widthIn":3,"heightIn":3,"copies":20,"mayTurn":false}],"seed":7,"steps":400,"rollPrice":{"stepIn":12,"perStep":5.5}}""";
+    private const string Roll = """
+        {"widthIn":22,"lengthIn":null,"gapIn":0.25,"marginIn":0.125,"designs":[{"id":"front","widthIn":10,
+        "heightIn":8,"copies":12},{"id":"mark","widthIn":3,"heightIn":3,"copies":20,"mayTurn":false}],"seed":7,
+        "steps":400,"rollPrice":{"stepIn":12,"perStep":5.5}}
+        """;
 
     private async Task<(int Status, JsonElement Body)> Lay(string json) =>
         await shop.Send(HttpMethod.Post, "/api/compute/layout", json);
@@ -65,8 +68,11 @@ public class LayoutApiTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task Sheets_that_are_alike_hold_what_is_cheapest_and_refuse_what_cannot_be()
     {
-        const string json =
-            """{"widthIn":8,"lengthIn":8,"gapIn":0,"marginIn":0,"designs":[{"id":"many","widthIn":4,"heightIn":4,"copies":40,"inks":["red"]},{"id":"few","widthIn":4,"heightIn":4,"copies":2,"inks":["RED"]}],"sheetPrices":[{"from":1,"price":5}],"setUp":20,"ink":3}""";
+        const string json = """
+            {"widthIn":8,"lengthIn":8,"gapIn":0,"marginIn":0,"designs":[{"id":"many","widthIn":4,"heightIn":4,
+            "copies":40,"inks":["red"]},{"id":"few","widthIn":4,"heightIn":4,"copies":2,"inks":["RED"]}],
+            "sheetPrices":[{"from":1,"price":5}],"setUp":20,"ink":3}
+            """;
         async Task<(int Status, JsonElement Body)> Identical(string body) =>
             await shop.Send(HttpMethod.Post, "/api/compute/identical-sheets", body);
         var (status, plan) = await Identical(json);
@@ -119,7 +125,10 @@ public class LayoutApiTests(Shop shop) : IClassFixture<Shop>
     )]
     [InlineData(
         "print-and-cut",
-        """{"sheetWidthIn":8.5,"sheetLengthIn":11,"leftIn":0.75,"topIn":0.9,"rightIn":0.75,"bottomIn":0.5,"bleedIn":0.06,"designs":[{"id":"crest","widthIn":3,"heightIn":3,"copies":9}]}""",
+        """
+            {"sheetWidthIn":8.5,"sheetLengthIn":11,"leftIn":0.75,"topIn":0.9,"rightIn":0.75,"bottomIn":0.5,
+            "bleedIn":0.06,"designs":[{"id":"crest","widthIn":3,"heightIn":3,"copies":9}]}
+            """,
         "placed"
     )]
     public async Task Tiles_parts_and_prints_to_cut_are_laid_and_what_cannot_be_is_refused(

@@ -239,7 +239,11 @@ public class OfferTests(Shop shop) : IClassFixture<Shop>
             .GetString();
         var todo = (await shop.Get($"/api/runs/{run}")).GetProperty("state").GetProperty("todo")[0];
         string Event(string laps) =>
-            $$"""{"pieceNo":{{todo.GetProperty("pieceNo")}},"attempt":{{todo.GetProperty("attempt")}},"pass":{{todo.GetProperty("pass")}},"size":"{{todo.GetProperty("size").GetString()}}","verdict":"good","reason":null,"takesBack":null,"secondsOnPiece":80,"laps":{{laps}}}""";
+            $$"""
+                {"pieceNo":{{todo.GetProperty("pieceNo")}},"attempt":{{todo.GetProperty("attempt")}},
+                "pass":{{todo.GetProperty("pass")}},"size":"{{todo.GetProperty("size").GetString()}}","verdict":"good",
+                "reason":null,"takesBack":null,"secondsOnPiece":80,"laps":{{laps}}}
+                """;
         Assert.Equal(
             400,
             (

@@ -8,8 +8,10 @@ public sealed class PlaceApiTests
     private const string Front =
         """{"name":"Front","widths":{"small":10,"large":11,"extended":12,"youth":8,"toddler":6,"infant":4},"heightIn":13,"fromSeamIn":2.5}""";
 
-    private const string RightChest =
-        """{"name":"Right chest","like":"left-chest","widths":{"small":3.5,"large":3.5,"extended":4,"youth":2.5,"toddler":2,"infant":1.5},"heightIn":4,"fromSeamIn":3.25,"asideIn":-4}""";
+    private const string RightChest = """
+        {"name":"Right chest","like":"left-chest","widths":{"small":3.5,"large":3.5,"extended":4,"youth":2.5,
+        "toddler":2,"infant":1.5},"heightIn":4,"fromSeamIn":3.25,"asideIn":-4}
+        """;
 
     private static async Task<JsonElement> Place(Shop shop, string id) =>
         (await shop.Get("/api/places"))

@@ -6,8 +6,12 @@ namespace Hepno.Web.Tests;
 /// <summary>Measuring a press's platen over the API, and what it moves.</summary>
 public class PlatenApiTests(Shop shop) : IClassFixture<Shop>
 {
-    private const string Press =
-        """{"name":"Heron","kind":"clamshell","platenWidthIn":16,"platenHeightIn":20,"warmUpMinutes":15,"riseFPerMinute":20,"dropFPerMinute":5,"offsetF":null,"equipment":{"priceNew":900,"resale":100,"usefulYears":5,"productiveHoursAYear":500,"powerKw":1.5,"dutyShare":0.35,"upkeepPerHour":0.1},"cautions":"It burns."}""";
+    private const string Press = """
+        {"name":"Heron","kind":"clamshell","platenWidthIn":16,"platenHeightIn":20,"warmUpMinutes":15,
+        "riseFPerMinute":20,"dropFPerMinute":5,"offsetF":null,"equipment":{"priceNew":900,"resale":100,
+        "usefulYears":5,"productiveHoursAYear":500,"powerKw":1.5,"dutyShare":0.35,"upkeepPerHour":0.1},
+        "cautions":"It burns."}
+        """;
 
     private async Task<JsonElement> Platen(string id) => await shop.Get($"/api/presses/{id}/platen");
 

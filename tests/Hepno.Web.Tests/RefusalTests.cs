@@ -18,7 +18,11 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         string customer = "null",
         string note = "null"
     ) =>
-        $$"""{"customerId":{{customer}},"lines":[{"id":"1","styleId":{{style}},"colourwayId":{{colour}},"sizes":{{sizes}},"placements":{{placements}},"mark":{{mark}}}],"dueDate":{{due}},"dueTime":null,"note":{{note}}}""";
+        $$"""
+            {"customerId":{{customer}},"lines":[{"id":"1","styleId":{{style}},"colourwayId":{{colour}},
+            "sizes":{{sizes}},"placements":{{placements}},"mark":{{mark}}}],"dueDate":{{due}},"dueTime":null,
+            "note":{{note}}}
+            """;
 
     public static TheoryData<string, string, string> BadAsks =>
         new()

@@ -10,7 +10,11 @@ namespace Hepno.Web.Tests;
 public class TestPieceApiTests(Shop shop) : IClassFixture<Shop>
 {
     private static string Tested(double day, string sticks = "true") =>
-        $$"""{"productId":"tidewell-low","styleId":"sprint","colourwayId":"","temperatureF":278,"dwellSeconds":12,"pressure":"medium","day":"{{Shop.DaysOn((int)day)}}","by":"Wren","sticks":{{sticks}},"scorched":false,"bleeding":"clean","feel":"","note":"","washes":null,"garmentId":"sports"}""";
+        $$"""
+            {"productId":"tidewell-low","styleId":"sprint","colourwayId":"","temperatureF":278,"dwellSeconds":12,
+            "pressure":"medium","day":"{{Shop.DaysOn((int)day)}}","by":"Wren","sticks":{{sticks}},"scorched":false,
+            "bleeding":"clean","feel":"","note":"","washes":null,"garmentId":"sports"}
+            """;
 
     private async Task<string> Version(string test) =>
         (await shop.Get("/api/spot-tests"))
