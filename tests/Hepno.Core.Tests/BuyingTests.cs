@@ -104,7 +104,7 @@ public class BuyingTests
             LeadDays = 4,
             Buying = null,
         };
-        var ways = BuyingWays.All(
+        var ways = BuyingChoices.All(
             Ask(22, shelf),
             MethodTests.Book with
             {
@@ -120,7 +120,7 @@ public class BuyingTests
         Assert.Equal("2 more M: the price from 24", ways[2].What);
         Assert.Equal(new LocalDateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
         Assert.Equal(new LocalDateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
-        var all = BuyingWays.All(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
+        var all = BuyingChoices.All(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
         Assert.Equal(("stock", 0m, 0), (all[0].Code, all[0].Cost.Value, SizeRun.Total(all[0].Bought)));
     }
 
@@ -128,12 +128,12 @@ public class BuyingTests
     public void A_few_more_for_free_freight_and_whole_packs()
     {
         // 54 x 3.50 = 189.00: four M at 3.50 are 14.00, two 2XL at 5.50 the 11.00 that are missing
-        Assert.Contains(BuyingWays.All(Ask(54), MethodTests.Book, Floor), w =>
+        Assert.Contains(BuyingChoices.All(Ask(54), MethodTests.Book, Floor), w =>
             w is { Code: "free-freight", What: "2 more 2XL: free freight from 200", Left: 2 }
         );
         var packed = Tee with { Buying = new([], PackOf: 6) };
         var way = Assert.Single(
-            BuyingWays.All(
+            BuyingChoices.All(
                 MethodTests.Ask(1) with
                 {
                     Style = packed,
@@ -276,13 +276,13 @@ public class BuyingTests
     public void The_cheapest_piece_that_reaches_free_freight_may_be_a_dear_size_or_of_another_line()
     {
         var style = MethodTests.Tee(100) with { Buying = new([], FreeFreightFrom: 102m) };
-        var way = BuyingWays.All(Ask(24, style), MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
+        var way = BuyingChoices.All(Ask(24, style), MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
         Assert.Equal(("1 more 2XL: free freight from 102", 1, 102m), (way.What, way.Left, way.Cost.Value));
         Assert.Equal([new("M", 24), new("2XL", 1)], way.Bought);
 
         // a dearer style of the same supplier in the same order: one of it is 5.00
         var hood = style with { Id = "hood", Name = "Hood", UnitPrice = 5m, Sizes = [new("L", 0)] };
-        var two = BuyingWays
+        var two = BuyingChoices
             .All(
                 Ask(23, style with { Buying = style.Buying! with { FreeFreightFrom = 107m } }) with
                 {

@@ -239,7 +239,7 @@ public class OwnPieceTests
     public void Each_piece_of_a_run_is_called_by_its_own_name_by_size_in_the_order_of_the_list()
     {
         IReadOnlyList<OwnPiece> names = [new("2XL", "C", "3"), new("M", "A", "1"), new("M", "B", "2")];
-        var run = RunFold.Fold(
+        var run = RunReplay.After(
             [new("1", [new("M", 2), new("2XL", 1)], 1, names), new("2", [new("M", 1)], 1)],
             [new("e1", "d", 1, 1, 1, "M", RunVerdict.Spoiled, "crooked", null, 5)]
         );

@@ -104,7 +104,7 @@ public class PlanTests
     [Fact]
     public void The_heat_line_rises_holds_and_cools()
     {
-        var line = HeatLine.Draw(
+        var line = HeatTrace.Draw(
             MethodTests.Gannet,
             [(new PressPart(Monday, Monday.PlusMinutes(15), Monday.PlusMinutes(60), 45), 300)],
             Monday,
@@ -131,13 +131,13 @@ public class RunTests
     [Fact]
     public void A_spoiled_piece_is_pressed_again()
     {
-        var state = RunFold.Fold(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
+        var state = RunReplay.After(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
         Assert.Equal((1, 1), (state.Good, state.Spoiled));
         Assert.Contains(state.Todo, t => t is { PieceNo: 2, Attempt: 2 });
         Assert.Equal(
             2,
-            RunFold
-                .Fold(
+            RunReplay
+                .After(
                     One,
                     [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]
                 )
@@ -148,7 +148,7 @@ public class RunTests
     [Fact]
     public void A_second_verdict_is_kept_and_not_counted()
     {
-        var state = RunFold.Fold(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
+        var state = RunReplay.After(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
         Assert.Equal((1, 0, 1), (state.Good, state.Spoiled, state.Counted));
         Assert.Equal("b", state.NotCounted.Single().EventId);
     }
@@ -156,7 +156,7 @@ public class RunTests
     [Fact]
     public void Taking_back_is_an_event_and_lets_the_other_verdict_count()
     {
-        var state = RunFold.Fold(
+        var state = RunReplay.After(
             One,
             [
                 Say("a", 1, RunVerdict.Good),
@@ -170,10 +170,10 @@ public class RunTests
     [Fact]
     public void A_piece_is_good_only_through_all_passes()
     {
-        var state = RunFold.Fold([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
+        var state = RunReplay.After([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
         Assert.Equal(0, state.Good);
         Assert.Equal(PieceStanding.Between, state.Pieces[0].Standing);
-        state = RunFold.Fold(
+        state = RunReplay.After(
             [new("1", Sizes, 2)],
             [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]
         );
@@ -185,7 +185,7 @@ public class RunTests
     public void Lines_are_numbered_through_pressed_one_after_the_other_and_each_has_its_own_passes()
     {
         RunLine[] lines = [new("tees", [new("S", 1), new("M", 1)], 2), new("caps", [new("One size", 2)], 1)];
-        var state = RunFold.Fold(
+        var state = RunReplay.After(
             lines,
             [Say("a", 1, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 3, RunVerdict.Good, 2)]
         );
@@ -195,7 +195,7 @@ public class RunTests
         );
         Assert.Equal(["tees", "tees", "tees", "caps"], state.Todo.Select(t => t.LineId));
         // another pair of hands goes through the same lines and passes, the last piece first
-        var todo = RunFold.Fold(lines, []).Todo;
+        var todo = RunReplay.After(lines, []).Todo;
         Assert.Equal(["1.1", "2.1", "1.2", "2.2", "3.1", "4.1"], todo.Select(t => $"{t.PieceNo}.{t.Pass}"));
         Assert.Equal(
             ["2.1", "1.1", "2.2", "1.2", "4.1", "3.1"],
@@ -207,7 +207,7 @@ public class RunTests
         );
         Assert.Equal(
             ["b", "c"],
-            RunFold
+            RunReplay
                 .OfLine(
                     lines,
                     "caps",
@@ -227,7 +227,7 @@ public class RunTests
                         (t, i) => Say($"e{i}", t.Item1, t.Item3 ? RunVerdict.Good : RunVerdict.Spoiled, t.Item2)
                     )
                     .ToList();
-                var state = RunFold.Fold(One, events);
+                var state = RunReplay.After(One, events);
                 Assert.Equal(events.Count, state.Counted + state.NotCounted.Count);
                 Assert.Equal(state.Counted, state.Good + state.Spoiled);
                 Assert.Equal(5 - state.Good, state.Todo.Count);

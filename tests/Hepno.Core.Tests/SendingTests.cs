@@ -34,7 +34,7 @@ public class SendingTests
                 Kind = Enum.Parse<GarmentKind>(row[0]),
                 WeightGsm = (double)Of(row[1]),
             };
-            var best = Parcels.Ways(
+            var best = Parcels.Choices(
                 [(style, int.Parse(row[2], CultureInfo.InvariantCulture))],
                 Packaging.Default,
                 "Test",
@@ -51,8 +51,8 @@ public class SendingTests
                 )
             );
         }
-        Assert.Equal(0, Parcels.Ways([(MethodTests.Tee(100), 3)], Packaging.Default, "", null)[0].Postage.Value);
-        Assert.Empty(Parcels.Ways([(MethodTests.Tee(100), 3)], [new("Crate", 90, 90_000, 19_000, 1)], "Test", Near));
+        Assert.Equal(0, Parcels.Choices([(MethodTests.Tee(100), 3)], Packaging.Default, "", null)[0].Postage.Value);
+        Assert.Empty(Parcels.Choices([(MethodTests.Tee(100), 3)], [new("Crate", 90, 90_000, 19_000, 1)], "Test", Near));
     }
 
     [Fact]
@@ -62,7 +62,7 @@ public class SendingTests
                 (pieces, kind, gsm) =>
                 {
                     var style = MethodTests.Tee(100) with { Kind = (GarmentKind)kind, WeightGsm = gsm };
-                    foreach (var way in Parcels.Ways([(style, pieces)], Packaging.Default, "", null))
+                    foreach (var way in Parcels.Choices([(style, pieces)], Packaging.Default, "", null))
                     {
                         Assert.True(
                             way.Parcels * way.Packaging.MostTees >= (pieces * PieceSize.Tees(style.Kind)) - 1e-6

@@ -30,6 +30,25 @@ public partial class TradeReferenceTests
         );
     }
 
+    [Fact]
+    public void Every_page_ends_with_the_files_its_rules_are_in()
+    {
+        var named = Directory
+            .EnumerateFiles(Path.Combine(Tree.Root, "src"), "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal))
+            .SelectMany(f => Named().Matches(File.ReadAllText(f)).Select(m => (Section: m.Groups[1].Value, File: f)))
+            .ToLookup(x => int.Parse(x.Section, CultureInfo.InvariantCulture), x => InSource(x.File));
+        Assert.All(named, page =>
+            Assert.Equal(
+                $"_In the code:_ {string.Join(", ", page.Distinct().Order(StringComparer.Ordinal))}.",
+                File.ReadLines(Directory.GetFiles(Pages, $"{page.Key:00}-*.md")[0]).Last()
+            )
+        );
+    }
+
+    private static string InSource(string file) =>
+        $"`{Path.GetFileName(Path.GetDirectoryName(file))}/{Path.GetFileName(file)}`";
+
     private static bool Holds(string section, string point)
     {
         var number = int.Parse(section, CultureInfo.InvariantCulture);

@@ -73,7 +73,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
         );
         await journey.Done("choose", """{"methodId":"dtf-bought"}""");
         var layout = await shop.Get("/api/orders/theirs/layout");
-        Assert.Empty(layout.GetProperty("ways").EnumerateArray());
+        Assert.Empty(layout.GetProperty("choices").EnumerateArray());
         Assert.StartsWith(
             "Their own garments, none to spare",
             layout.GetProperty("spares").GetString(),

@@ -281,7 +281,7 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(
             ["1 × Large box", "3 × Small box", "11 × Mailer"],
             sending
-                .GetProperty("ways")
+                .GetProperty("choices")
                 .EnumerateArray()
                 .Select(w =>
                     $"{w.GetProperty("parcels").GetInt32()} × "

@@ -74,13 +74,13 @@ test('two ways over the floor are drawn, stepped and played, and what helps is s
   await expect(floor.getByText('a second lower platen')).toBeVisible()
   await clean(page)
 
-  // who works one at a time pays for it: the way and a step time are the shop's own
+  // who works one at a time pays for it: the arrangement and a step time are the shop's own
   const alone = async () =>
     (
       (await (await request.get(`${server.url}/api/orders/${id}/press-floor`)).json()) as {
-        ways: { makespanSeconds: number }[]
+        arrangements: { makespanSeconds: number }[]
       }
-    ).ways[0]!.makespanSeconds
+    ).arrangements[0]!.makespanSeconds
   const before = await alone()
   await page.goto(`${server.url}/numbers`)
   await page.getByText('Step times, seconds').click()

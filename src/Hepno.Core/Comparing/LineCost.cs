@@ -123,20 +123,20 @@ public static class LineCost
         place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id.Text, place.Equipment));
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
-    public static PackingWay? Packed(AskInHand ask, ShopBook book)
+    public static PackingChoice? Packed(AskInHand ask, ShopBook book)
     {
         var zone = ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
         if (ask.Shipping is not null && zone is null)
         {
             return null;
         }
-        var ways = Parcels.Ways(
+        var choices = Parcels.Choices(
             [.. ask.Order.Select(l => (l.Style, l.Pieces))],
             book.Numbers.Packing.Packagings,
             book.Carrier?.Carrier ?? "",
             zone
         );
-        return ways.Count > 0 ? ways[0] : null;
+        return choices.Count > 0 ? choices[0] : null;
     }
 
     /// <summary>Fees on the line, with its pieces' share of postage where that is charged beside the price.</summary>

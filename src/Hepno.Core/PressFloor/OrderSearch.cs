@@ -9,12 +9,17 @@ internal static class OrderSearch
 {
     private const int Width = 6;
 
-    /// <summary>The best way found.</summary>
+    /// <summary>The best arrangement found.</summary>
     /// <param name="start">Where it begins; it has run.</param>
     /// <param name="steps">Runs it may make.</param>
     /// <param name="rules">Rules that finish what was begun.</param>
-    /// <param name="run">Runs a way; null when it cannot finish.</param>
-    public static Way Improve(Way start, int steps, IReadOnlyList<FloorRule> rules, Func<Way, FloorRun?> run)
+    /// <param name="run">Runs a arrangement; null when it cannot finish.</param>
+    public static Arrangement Improve(
+        Arrangement start,
+        int steps,
+        IReadOnlyList<FloorRule> rules,
+        Func<Arrangement, FloorRun?> run
+    )
     {
         var best = start;
         List<byte[]> kept =

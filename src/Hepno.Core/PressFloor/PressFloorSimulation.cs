@@ -3,20 +3,20 @@ namespace Hepno.Core.PressFloor;
 /// <summary>Finds how the pieces of a job go over the floor quickest.</summary>
 public static class PressFloorSimulation
 {
-    /// <summary>Up to this many pieces every way is run whole; beyond, the ways are told apart by two shorter runs
+    /// <summary>Up to this many pieces every arrangement is run whole; beyond, the arrangements are told apart by two shorter runs
     /// each.</summary>
     private const int Sample = 12;
 
     /// <summary>Runs a search makes for a plan that somebody looks at: a tenth of a second for eight pieces.</summary>
     public const int UsualSearch = 4000;
 
-    // ways that are looked at longer, of those that begin best
+    // arrangements that are looked at longer, of those that begin best
     private const int Promising = 16;
 
     // rules that finish what the search began
     private const int Finishing = 6;
 
-    /// <summary>The quickest way found: which presses and hands, in which order.</summary>
+    /// <summary>The quickest arrangement found: which presses and hands, in which order.</summary>
     /// <param name="job">A job without problems.</param>
     /// <param name="searchSteps">Further orders tried by a search; 0 for the usual rules alone.</param>
     /// <param name="trace">True to keep every event.</param>
@@ -71,7 +71,7 @@ public static class PressFloorSimulation
     private static FloorResult Found(FloorJob job, int searchSteps, bool trace, int rules)
     {
         var chain = new FloorChain(job);
-        Way? best = null;
+        Arrangement? best = null;
         // most presses and hands first: what the fewer cannot reach need not be run, and what they reach as well they
         // get
         foreach (var use in Uses(job))
@@ -82,10 +82,10 @@ public static class PressFloorSimulation
                 {
                     continue;
                 }
-                var way = Quickest(job, chain, use, operators, searchSteps, rules);
-                if (way is not null && (best is null || way.Makespan <= best.Makespan + 1e-6))
+                var arrangement = Quickest(job, chain, use, operators, searchSteps, rules);
+                if (arrangement is not null && (best is null || arrangement.Makespan <= best.Makespan + 1e-6))
                 {
-                    best = way;
+                    best = arrangement;
                 }
             }
         }
@@ -168,39 +168,48 @@ public static class PressFloorSimulation
     private static IEnumerable<int> Operators(FloorJob job) =>
         job.Policy == FloorPolicy.OneAtATime ? [1] : Enumerable.Range(1, job.Operators).Reverse();
 
-    private static Way? Quickest(FloorJob job, FloorChain chain, int[] use, int operators, int searchSteps, int rules)
+    private static Arrangement? Quickest(
+        FloorJob job,
+        FloorChain chain,
+        int[] use,
+        int operators,
+        int searchSteps,
+        int rules
+    )
     {
-        var ways = Rules(job, chain, rules).Select(rule => new Way(rule, use, operators)).ToList();
+        var arrangements = Rules(job, chain, rules).Select(rule => new Arrangement(rule, use, operators)).ToList();
         if (job.Pieces > 2 * Sample)
         {
-            // two short runs tell what a further piece takes; only the most promising way is run whole
-            double After(Way w, int pieces) => w.Run(job, chain, pieces)?.Makespan ?? double.PositiveInfinity;
+            // two short runs tell what a further piece takes; only the most promising arrangement is run whole
+            double After(Arrangement w, int pieces) => w.Run(job, chain, pieces)?.Makespan ?? double.PositiveInfinity;
             // each by itself, side by side: in their order again whichever core is done first
-            ways =
+            arrangements =
             [
-                ways.AsParallel()
+                arrangements
+                    .AsParallel()
                     .AsOrdered()
-                    .Select(w => (Way: w, Short: After(w, Sample)))
+                    .Select(w => (Arrangement: w, Short: After(w, Sample)))
                     .ToList()
                     .OrderBy(x => x.Short)
                     .Take(Promising)
                     .ToList()
                     .AsParallel()
                     .AsOrdered()
-                    .Select(x => (x.Way, x.Short, Long: After(x.Way, 2 * Sample)))
+                    .Select(x => (x.Arrangement, x.Short, Long: After(x.Arrangement, 2 * Sample)))
                     .ToList()
                     .MinBy(x => x.Long + ((x.Long - x.Short) / Sample * (job.Pieces - (2 * Sample))))
-                    .Way,
+                    .Arrangement,
             ];
         }
         else if (job.Policy == FloorPolicy.Stream && rules >= FloorRule.Orders.Count)
         {
             // an order made for one piece more, that piece left out, is an order too: so more pieces never take less
-            ways.AddRange([.. ways.Select(w => w with { LeaveOut = true })]);
+            arrangements.AddRange([.. arrangements.Select(w => w with { LeaveOut = true })]);
         }
-        List<Way> ran =
+        List<Arrangement> ran =
         [
-            .. ways.Select(w => w with { Ran = w.Run(job, chain, job.Pieces) })
+            .. arrangements
+                .Select(w => w with { Ran = w.Run(job, chain, job.Pieces) })
                 .Where(w => w.Ran is not null)
                 .OrderBy(w => w.Makespan),
         ];
@@ -212,7 +221,7 @@ public static class PressFloorSimulation
             ran[0],
             searchSteps,
             [.. ran.Where(w => !w.LeaveOut).Select(w => w.Rule).Take(Finishing)],
-            way => way.Run(job, chain, job.Pieces)
+            arrangement => arrangement.Run(job, chain, job.Pieces)
         );
     }
 
@@ -237,7 +246,7 @@ public static class PressFloorSimulation
             };
     }
 
-    private static FloorResult Result(FloorJob job, Way way, FloorRun run)
+    private static FloorResult Result(FloorJob job, Arrangement arrangement, FloorRun run)
     {
         FloorPart Part(string name, int i) =>
             new(name, run.HandsOnByPart[i], AttendedSeconds: run.HandsByPart[i], run.HeldByPart[i]);
@@ -251,8 +260,8 @@ public static class PressFloorSimulation
             run.OverDwellLargest,
             run.OverDwellSum,
             run.LargestRack,
-            way.Use,
-            way.Operators,
+            arrangement.Use,
+            arrangement.Operators,
             job.Passes.Count > 1 && !run.PlacementsMixed,
             Batch: job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed,
             run.Trace

@@ -34,7 +34,7 @@ public sealed record FrozenQuote(
     LocalDateTime? ReadyAt,
     LocalDate ValidUntil,
     string CoreVersion,
-    PackingWay? Packed = null
+    PackingChoice? Packed = null
 )
 {
     /// <summary>Its lines in figures alone.</summary>

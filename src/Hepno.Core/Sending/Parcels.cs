@@ -4,13 +4,13 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Sending;
 
-/// <summary>One way to pack an order: so many of one packaging, with postage when it is sent.</summary>
+/// <summary>One choice of how to pack an order: so many of one packaging, with postage when it is sent.</summary>
 /// <param name="Packaging">What it goes into.</param>
 /// <param name="Parcels">How many.</param>
 /// <param name="GramsEach">Weight of the heaviest, packaging included, g.</param>
 /// <param name="Material">Money for the packaging.</param>
 /// <param name="Postage">Money for the carrier; 0 when collected.</param>
-public sealed record PackingWay(Packaging Packaging, int Parcels, double GramsEach, Figure Material, Figure Postage)
+public sealed record PackingChoice(Packaging Packaging, int Parcels, double GramsEach, Figure Material, Figure Postage)
 {
     /// <summary>Both.</summary>
     public decimal Cost => Material.Value + Postage.Value;
@@ -19,12 +19,12 @@ public sealed record PackingWay(Packaging Packaging, int Parcels, double GramsEa
 /// <summary>Packs pieces by count and weight (docs/trade 13).</summary>
 public static class Parcels
 {
-    /// <summary>Every way that can carry the pieces, the best first: fewest parcels, then least money.</summary>
+    /// <summary>Everything that can carry the pieces, the best first: fewest parcels, then least money.</summary>
     /// <param name="pieces">Styles with how many of each; at least one piece.</param>
     /// <param name="packagings">What the shop has.</param>
     /// <param name="carrier">Whose rates.</param>
     /// <param name="zone">Where to, or null when it is collected.</param>
-    public static IReadOnlyList<PackingWay> Ways(
+    public static IReadOnlyList<PackingChoice> Choices(
         IReadOnlyList<(Style Style, int Pieces)> pieces,
         IReadOnlyList<Packaging> packagings,
         string carrier,
@@ -33,7 +33,7 @@ public static class Parcels
     {
         var tees = pieces.Sum(p => PieceSize.Tees(p.Style.Kind) * p.Pieces);
         var grams = pieces.Sum(p => PieceSize.Grams(p.Style) * p.Pieces);
-        var ways = new List<PackingWay>();
+        var choices = new List<PackingChoice>();
         foreach (var p in packagings)
         {
             var count = (int)
@@ -79,8 +79,8 @@ public static class Parcels
                         carrier
                     )
                 );
-            ways.Add(new(p, count, each, material, postage));
+            choices.Add(new(p, count, each, material, postage));
         }
-        return [.. ways.OrderBy(w => w.Parcels).ThenBy(w => w.Cost).ThenBy(w => w.Packaging.MostTees)];
+        return [.. choices.OrderBy(w => w.Parcels).ThenBy(w => w.Cost).ThenBy(w => w.Packaging.MostTees)];
     }
 }

@@ -269,7 +269,7 @@ internal static class CureEndpoints
         }
         var (order, f) = (film.Order, book.Numbers.Format);
         var after = RunStore.Since(c, p.OrderId, from);
-        var pressed = RunFold
+        var pressed = RunReplay
             .OfLine(order.RunLines, p.LineId, order.Events)
             .Where(e => e.Verdict == RunVerdict.Good && after.Contains(e.EventId))
             .Select(e => e.PieceNo)

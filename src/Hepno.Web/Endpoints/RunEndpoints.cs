@@ -178,7 +178,7 @@ internal static class RunEndpoints
                 ),
                 shop.Clock.Utc
             );
-            return RunFold.Fold(c.RunLines, RunStore.Of(connection, id));
+            return RunReplay.After(c.RunLines, RunStore.Of(connection, id));
         });
     }
 

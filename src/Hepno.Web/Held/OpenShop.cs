@@ -451,7 +451,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         var made = sent is null && ask.HasArtwork() ? MadeStore.Before(connection, order.Value.Id) : [];
         var lines = Lines(order.Value, sent, book, made, sent is null ? Artworks(connection, ask) : null);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
-        var run = sent is null ? null : RunFold.Fold(c.RunLines, events);
+        var run = sent is null ? null : RunReplay.After(c.RunLines, events);
         return c with
         {
             Run = run,

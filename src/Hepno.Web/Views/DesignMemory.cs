@@ -97,7 +97,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
                 .ToList();
             var tally = c.Run?.Sizes.Where(s => s.LineId == line.LineId).ToList() ?? [];
             var reasons = Core
-                .Runs.RunFold.OfLine(c.RunLines, line.LineId, c.Events)
+                .Runs.RunReplay.OfLine(c.RunLines, line.LineId, c.Events)
                 .Where(e => e.Verdict == Core.Runs.RunVerdict.Spoiled && e.Reason is not null)
                 .GroupBy(e => e.Reason!)
                 .OrderByDescending(g => g.Count())

@@ -5,7 +5,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Web.Views;
 
-/// <summary>One way to work through the pieces.</summary>
+/// <summary>One arrangement of the pieces.</summary>
 /// <param name="Policy">One at a time, or a stream.</param>
 /// <param name="APiece">Seconds a piece, as shown.</param>
 /// <param name="InAll">All pieces, as shown.</param>
@@ -15,7 +15,7 @@ namespace Hepno.Web.Views;
 /// <param name="Order">In which order placements and second presses come, in words; empty where there is no
 /// choice.</param>
 /// <param name="Events">What happens in the first minutes, in order.</param>
-public sealed record FloorWayView(
+public sealed record ArrangementView(
     FloorPolicy Policy,
     string APiece,
     string InAll,
@@ -32,12 +32,12 @@ public sealed record FloorWayView(
 /// <param name="Said">What it saves, or why it saves nothing.</param>
 public sealed record FloorChangeView(string What, double SecondsAPiece, string Said);
 
-/// <summary>A line's pieces on the press floor, both ways, and what would help.</summary>
+/// <summary>A line's pieces on the press floor, in both arrangements, and what would help.</summary>
 /// <param name="What">Which pieces.</param>
 /// <param name="PressName">On which press.</param>
 /// <param name="Pieces">How many.</param>
 /// <param name="DrawnSeconds">How much of it the events cover, s.</param>
-/// <param name="Ways">Both ways.</param>
+/// <param name="Arrangements">One at a time, and as a stream.</param>
 /// <param name="Narrow">What holds it up, in words.</param>
 /// <param name="ZeroOverDwell">What nothing pressed too long would cost, in words.</param>
 /// <param name="Changes">What would help, most first.</param>
@@ -47,7 +47,7 @@ public sealed record FloorSimulationView(
     string PressName,
     int Pieces,
     double DrawnSeconds,
-    IReadOnlyList<FloorWayView> Ways,
+    IReadOnlyList<ArrangementView> Arrangements,
     string Narrow,
     string ZeroOverDwell,
     IReadOnlyList<FloorChangeView> Changes,
@@ -75,7 +75,7 @@ public sealed record FloorSimulationView(
             ? (job.Passes[0].TemperatureF - job.Presses[0].AtF!.Value) / job.Presses[0].RiseFPerMinute * 60
             : 0;
         var drawn = Drawn + heating;
-        var ways = new[] { FloorPolicy.OneAtATime, FloorPolicy.Stream }
+        var arrangements = new[] { FloorPolicy.OneAtATime, FloorPolicy.Stream }
             .Select(policy =>
             {
                 var by = job with { Policy = policy };
@@ -84,17 +84,17 @@ public sealed record FloorSimulationView(
                     job.Pieces <= FewPieces ? PressFloorSimulation.UsualSearch : 0,
                     trace: true
                 );
-                return (Job: by, Found: found, View: Way(by, found, f, drawn));
+                return (Job: by, Found: found, View: Drawing(by, found, f, drawn));
             })
             .ToList();
-        var own = ways.First(w => w.Job.Policy == job.Policy);
+        var own = arrangements.First(w => w.Job.Policy == job.Policy);
         var zero = PressFloorSimulation.ZeroOverDwellCosts(own.Job, own.Found);
         return new(
             what,
             job.Presses[0].Name,
             job.Pieces,
             drawn,
-            [.. ways.Select(w => w.View)],
+            [.. arrangements.Select(w => w.View)],
             FloorHelp.Said(FloorHelp.NarrowOf(own.Job, own.Found)),
             ZeroOverDwell: own.Found.OverDwellSum == 0
                 ? ""
@@ -122,7 +122,7 @@ public sealed record FloorSimulationView(
         );
     }
 
-    private static FloorWayView Way(FloorJob job, FloorResult found, FigureFormat f, double drawn)
+    private static ArrangementView Drawing(FloorJob job, FloorResult found, FigureFormat f, double drawn)
     {
         List<string> order = [];
         if (job.Passes.Count > 1)

@@ -13,7 +13,7 @@ namespace Hepno.Web.Views;
 /// <param name="BlankCost">What they cost, freight included.</param>
 /// <param name="Prints">What the prints cost in all, bought or from the shop's own rolls.</param>
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
-/// <param name="Ways">Ways to have the blanks, the least money first.</param>
+/// <param name="Choices">How to have the blanks, the least money first.</param>
 /// <param name="Vinyl">Pieces of vinyl that lie here for it, and what it leaves; null where none is cut.</param>
 public sealed record LayoutView(
     LineId LineId,
@@ -23,6 +23,6 @@ public sealed record LayoutView(
     Figure BlankCost,
     Figure Prints,
     string Spares,
-    IReadOnlyList<BuyingWay> Ways,
+    IReadOnlyList<BuyingChoice> Choices,
     VinylPiecesView? Vinyl
 );

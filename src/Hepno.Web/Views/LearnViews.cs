@@ -52,7 +52,7 @@ internal static class LearnViews
                     QuotedAgainstReal.Of(
                         l.Band,
                         pieces,
-                        RunFold.OfLine(c.RunLines, l.LineId, c.Events),
+                        RunReplay.OfLine(c.RunLines, l.LineId, c.Events),
                         c.Frozen.Numbers,
                         l.PressingSeconds
                     ),

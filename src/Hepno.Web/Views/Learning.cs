@@ -145,7 +145,7 @@ internal sealed record LearningView(
             [.. l.Band.Decorations.Select(l.Band.WayOf)],
             [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
             l.PressingSeconds / c.Frozen.Numbers.Floor.HandsFactor,
-            RunFold.OfLine(c.RunLines, l.LineId, c.Events),
+            RunReplay.OfLine(c.RunLines, l.LineId, c.Events),
             [.. Passes(l, c.Frozen.Numbers.Floor.Standards()).Select(LapStandards.Seconds)],
             [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => !x.d.Finishes.IsNone).Select(x => x.i + 1)]
         ));

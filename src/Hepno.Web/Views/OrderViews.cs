@@ -139,7 +139,7 @@ internal static class OrderViews
                 shop.Clock.Today(book.Numbers.Identity.TimeZone),
                 f
             ),
-            BuyingWays.All(inHand, book, ShopFloor.Plan([], book, shop.Clock.Wall(book.Numbers.Identity.TimeZone))),
+            BuyingChoices.All(inHand, book, ShopFloor.Plan([], book, shop.Clock.Wall(book.Numbers.Identity.TimeZone))),
             VinylPiecesView.For(connection, c, line, band, f)
         );
     }

@@ -44,7 +44,7 @@ internal static class PressDays
                 .ToList();
             var heat =
                 hours is { } h && !press.IsBench()
-                    ? HeatLine.Draw(
+                    ? HeatTrace.Draw(
                         press,
                         [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))],
                         h.Open,

@@ -8,7 +8,7 @@ using Hepno.Web.Wire;
 namespace Hepno.Web.Views;
 
 /// <summary>Packing and sending of an order.</summary>
-/// <param name="Ways">Ways to pack what is counted, else the whole order: the best first.</param>
+/// <param name="Choices">How to pack what is counted, else the whole order: the best first.</param>
 /// <param name="Minutes">Hands to pack the best way.</param>
 /// <param name="Address">Where it goes; empty when it is collected or no address is known.</param>
 /// <param name="Message">Words to send the customer.</param>
@@ -16,7 +16,7 @@ namespace Hepno.Web.Views;
 /// <param name="Balance">What is paid with what is counted, and what with the rest.</param>
 /// <param name="Parts">Parts delivered, in words.</param>
 public sealed record SendView(
-    IReadOnlyList<PackingWay> Ways,
+    IReadOnlyList<PackingChoice> Choices,
     double Minutes,
     string Address,
     string Message,
@@ -40,7 +40,7 @@ internal static class SendViews
             );
         var f = q.Numbers.Format;
         var facts = c.Order.Facts;
-        var ways = Ways(c);
+        var choices = Choices(c);
         var left = q.Ask.Pieces - facts.Delivered();
         var counted = facts.Sending.Counted.Sum(x => x.Pieces);
         var balance = OrderBalance.Reckon(c);
@@ -52,8 +52,8 @@ internal static class SendViews
             $"Hello {whom}, your order {c.Order.Code} ({c.What}) {ready}. {pay} "
             + $"{q.Numbers.Identity.Name}, {q.Numbers.Identity.Contact}";
         return new(
-            ways,
-            ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.Packing.ParcelMinutes,
+            choices,
+            choices.Count == 0 ? 0 : choices[0].Parcels * q.Numbers.Packing.ParcelMinutes,
             q.Ask.Shipping is null ? "" : c.Customer?.Address ?? "",
             message,
             counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "",
@@ -101,8 +101,8 @@ internal static class SendViews
                 remedy: "Type it on the customer's card: C."
             );
         }
-        var ways = Ways(c);
-        var parcels = ways.Count == 0 ? 1 : ways[0].Parcels;
+        var choices = Choices(c);
+        var parcels = choices.Count == 0 ? 1 : choices[0].Parcels;
         return
         [
             .. Enumerable
@@ -114,12 +114,12 @@ internal static class SendViews
                     [.. address.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)],
                     c.Order.Code,
                     Parcel: $"{n} of {parcels}",
-                    ways.Count == 0 ? "" : $"{ways[0].GramsEach / 1000:0.0} kg"
+                    choices.Count == 0 ? "" : $"{choices[0].GramsEach / 1000:0.0} kg"
                 )),
         ];
     }
 
-    private static IReadOnlyList<PackingWay> Ways(OrderCase c)
+    private static IReadOnlyList<PackingChoice> Choices(OrderCase c)
     {
         var q = c.Frozen!;
         var counted = c.Order.Facts.Sending.Counted;
@@ -136,7 +136,7 @@ internal static class SendViews
             .ToList();
         return pieces.Count == 0
             ? []
-            : Parcels.Ways(
+            : Parcels.Choices(
                 pieces,
                 q.Numbers.Packing.Packagings,
                 SimulatedCarrier.Rates.Carrier,

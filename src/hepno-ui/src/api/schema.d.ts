@@ -3845,6 +3845,31 @@ export interface components {
             /** Format: int32 */
             events: number;
         };
+        /** @description One arrangement of the pieces. */
+        ArrangementView: {
+            /** @description One at a time, or a stream. */
+            policy: components["schemas"]["FloorPolicy"];
+            /** @description Seconds a piece, as shown. */
+            aPiece: string;
+            /** @description All pieces, as shown. */
+            inAll: string;
+            /**
+             * Format: double
+             * @description All pieces, s.
+             */
+            makespanSeconds: number;
+            /** @description How busy hands and press are, in words. */
+            busy: string;
+            /** @description How much is pressed too long, in words. */
+            tooLong: string;
+            /**
+             * @description In which order placements and second presses come, in words; empty where there is no
+             *         choice.
+             */
+            order: string;
+            /** @description What happens in the first minutes, in order. */
+            events: components["schemas"]["FloorEvent"][];
+        };
         /** @description Share of the measuring that is done, 0 to 1; null when nothing is being measured. */
         ArtworkProgress: {
             /** Format: double */
@@ -4195,8 +4220,8 @@ export interface components {
             /** @default false */
             valueAtList: boolean;
         };
-        /** @description One way to have the blanks of a line. */
-        BuyingWay: {
+        /** @description One choice of how to have the blanks of a line. */
+        BuyingChoice: {
             /** @description stock, need, tier, free-freight or elsewhere. */
             code: string;
             /** @description In a few words. */
@@ -6393,7 +6418,7 @@ export interface components {
              */
             testMinutes: number;
         };
-        /** @description A line's pieces on the press floor, both ways, and what would help. */
+        /** @description A line's pieces on the press floor, in both arrangements, and what would help. */
         FloorSimulationView: {
             /** @description Which pieces. */
             what: string;
@@ -6409,8 +6434,8 @@ export interface components {
              * @description How much of it the events cover, s.
              */
             drawnSeconds: number;
-            /** @description Both ways. */
-            ways: components["schemas"]["FloorWayView"][];
+            /** @description One at a time, and as a stream. */
+            arrangements: components["schemas"]["ArrangementView"][];
             /** @description What holds it up, in words. */
             narrow: string;
             /** @description What nothing pressed too long would cost, in words. */
@@ -6419,31 +6444,6 @@ export interface components {
             changes: components["schemas"]["FloorChangeView"][];
             /** @description Where the seconds come from. */
             source: string;
-        };
-        /** @description One way to work through the pieces. */
-        FloorWayView: {
-            /** @description One at a time, or a stream. */
-            policy: components["schemas"]["FloorPolicy"];
-            /** @description Seconds a piece, as shown. */
-            aPiece: string;
-            /** @description All pieces, as shown. */
-            inAll: string;
-            /**
-             * Format: double
-             * @description All pieces, s.
-             */
-            makespanSeconds: number;
-            /** @description How busy hands and press are, in words. */
-            busy: string;
-            /** @description How much is pressed too long, in words. */
-            tooLong: string;
-            /**
-             * @description In which order placements and second presses come, in words; empty where there is no
-             *         choice.
-             */
-            order: string;
-            /** @description What happens in the first minutes, in order. */
-            events: components["schemas"]["FloorEvent"][];
         };
         /** @description A method set aside, with its reasons. */
         Fold: {
@@ -6593,7 +6593,7 @@ export interface components {
             validUntil: string;
             /** @description The program that made it. */
             coreVersion: string;
-            packed: null | components["schemas"]["PackingWay"];
+            packed: null | components["schemas"]["PackingChoice"];
         };
         /** @description What a layout is billed. */
         GangBill: {
@@ -7681,8 +7681,8 @@ export interface components {
             prints: components["schemas"]["Figure"];
             /** @description What the bought spares and the missing ones mean, in words. */
             spares: string;
-            /** @description Ways to have the blanks, the least money first. */
-            ways: components["schemas"]["BuyingWay"][];
+            /** @description How to have the blanks, the least money first. */
+            choices: components["schemas"]["BuyingChoice"][];
             vinyl: null | components["schemas"]["VinylPiecesView"];
         };
         /** @description What an order came to against its quote. */
@@ -8940,23 +8940,8 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description What the shop packs in, and what packing takes. */
-        PackingRules: {
-            /** @description Mailers and boxes, 1 to 12. */
-            packagings: components["schemas"]["Packaging"][];
-            /**
-             * Format: double
-             * @description Bag, label and card for one piece, money.
-             */
-            perPiece: number;
-            /**
-             * Format: double
-             * @description Hands to pack, label and hand one parcel to the carrier.
-             */
-            parcelMinutes: number;
-        };
-        /** @description One way to pack an order: so many of one packaging, with postage when it is sent. */
-        PackingWay: {
+        /** @description One choice of how to pack an order: so many of one packaging, with postage when it is sent. */
+        PackingChoice: {
             /** @description What it goes into. */
             packaging: components["schemas"]["Packaging"];
             /**
@@ -8978,6 +8963,21 @@ export interface components {
              * @description Both.
              */
             cost: number;
+        };
+        /** @description What the shop packs in, and what packing takes. */
+        PackingRules: {
+            /** @description Mailers and boxes, 1 to 12. */
+            packagings: components["schemas"]["Packaging"][];
+            /**
+             * Format: double
+             * @description Bag, label and card for one piece, money.
+             */
+            perPiece: number;
+            /**
+             * Format: double
+             * @description Hands to pack, label and hand one parcel to the carrier.
+             */
+            parcelMinutes: number;
         };
         /** @description What a device says to be let in. */
         PairBody: {
@@ -11581,7 +11581,7 @@ export interface components {
              */
             checks: string[];
         };
-        /** @description A run's events, folded. */
+        /** @description What a run's events come to. */
         RunState: {
             /**
              * Format: int32
@@ -11609,7 +11609,7 @@ export interface components {
             last: null | components["schemas"]["RunEvent"];
             /**
              * Format: int32
-             * @description Events folded; they only accrue, so of two states the one of more events is the newer.
+             * @description Events taken in; they only accrue, so of two states the one of more events is the newer.
              */
             events: number;
         };
@@ -11850,8 +11850,8 @@ export interface components {
         };
         /** @description Packing and sending of an order. */
         SendView: {
-            /** @description Ways to pack what is counted, else the whole order: the best first. */
-            ways: components["schemas"]["PackingWay"][];
+            /** @description How to pack what is counted, else the whole order: the best first. */
+            choices: components["schemas"]["PackingChoice"][];
             /**
              * Format: double
              * @description Hands to pack the best way.

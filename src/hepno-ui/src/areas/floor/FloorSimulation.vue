@@ -6,7 +6,7 @@ import { number } from '../../words/shown'
 import { floorWord } from '../../words/words'
 import FloorLanes from './FloorLanes.vue'
 
-/** The order in hand on the press floor: both ways in the same minutes, stepped and played, and what would help most. */
+/** The order in hand on the press floor: both arrangements in the same minutes, stepped and played, and what would help most. */
 const view = ref<Schemas['FloorSimulationView'] | null>(null)
 const missing = ref('')
 /** Begun with the press cold, or at its heat. */
@@ -49,11 +49,14 @@ function play(): void {
 }
 onUnmounted(() => window.clearInterval(timer))
 const end = computed(() =>
-  Math.min(view.value?.drawnSeconds ?? 0, Math.max(...(view.value?.ways ?? []).map((w) => w.makespanSeconds), 0)),
+  Math.min(
+    view.value?.drawnSeconds ?? 0,
+    Math.max(...(view.value?.arrangements ?? []).map((w) => w.makespanSeconds), 0),
+  ),
 )
-/** The moments at which something begins, in either way. */
+/** The moments at which something begins, in either. */
 const moments = computed(() =>
-  [...new Set((view.value?.ways ?? []).flatMap((w) => w.events.map((e) => e.from)))].sort((a, b) => a - b),
+  [...new Set((view.value?.arrangements ?? []).flatMap((w) => w.events.map((e) => e.from)))].sort((a, b) => a - b),
 )
 function step(by: 1 | -1): void {
   const next =
@@ -76,7 +79,7 @@ const most = computed(() => Math.max(1, ...(view.value?.changes ?? []).map((c) =
     </h2>
     <p v-if="!view" class="none quiet">{{ missing || 'Simulating...' }}</p>
     <template v-else>
-      <div v-for="w in view.ways" :key="w.policy" class="way">
+      <div v-for="w in view.arrangements" :key="w.policy" class="arrangement">
         <div class="figures">
           <span>{{ floorWord[w.policy] }}</span>
           <b>{{ w.aPiece }}</b>
@@ -136,7 +139,7 @@ const most = computed(() => Math.max(1, ...(view.value?.changes ?? []).map((c) =
 .none {
   padding: 10px 0;
 }
-.way {
+.arrangement {
   display: grid;
   grid-template-columns: 118px minmax(0, 1fr);
   gap: 0 12px;

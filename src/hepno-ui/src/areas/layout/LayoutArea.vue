@@ -112,7 +112,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
               >
             </p>
             <p class="small quiet">{{ layout.spares }}</p>
-            <table v-if="layout.ways.length > 1" class="ways">
+            <table v-if="layout.choices.length > 1" class="choices">
               <caption class="small">
                 Ways to have them, least money first
               </caption>
@@ -126,7 +126,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="(w, i) in layout.ways" :key="`${w.code}${w.what}`" :class="{ best: i === 0 }">
+                <tr v-for="(w, i) in layout.choices" :key="`${w.code}${w.what}`" :class="{ best: i === 0 }">
                   <td>{{ w.what }}</td>
                   <td class="fig">{{ w.bought.reduce((n, s) => n + s.pieces, 0) }}</td>
                   <td class="small quiet">{{ w.left > 0 ? `${w.left} left over` : '' }}</td>
@@ -183,19 +183,19 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
   padding: 40px;
   text-align: center;
 }
-.ways {
+.choices {
   margin-top: 8px;
   border-collapse: collapse;
 }
-.ways caption {
+.choices caption {
   text-align: left;
   padding-bottom: 2px;
 }
-.ways td {
+.choices td {
   padding: 3px 14px 3px 0;
   border-bottom: 1px solid var(--rule);
 }
-.ways .best td:first-child {
+.choices .best td:first-child {
   font-weight: var(--w-strong);
 }
 </style>

@@ -276,8 +276,8 @@ onUnmounted(() => {
             <button class="plain-button" @click="give(true)">Deliver this part <kbd>D</kbd></button>
           </p>
           <p v-for="part in sending?.parts" :key="part" class="small go">{{ part }}</p>
-          <ul v-if="sending && sending.ways.length > 0" class="ways" aria-label="Packing">
-            <li v-for="(w, n) in sending.ways.slice(0, 3)" :key="w.packaging.name" :class="{ ink: n === 0 }">
+          <ul v-if="sending && sending.choices.length > 0" class="choices" aria-label="Packing">
+            <li v-for="(w, n) in sending.choices.slice(0, 3)" :key="w.packaging.name" :class="{ ink: n === 0 }">
               <button @click="explain(n === 0 || w.postage.value === 0 ? w.material : w.postage)">
                 <b>{{ w.parcels }} × {{ w.packaging.name.toLowerCase() }}</b>
                 {{ (w.gramsEach / 1000).toFixed(1) }} kg{{ w.parcels > 1 ? ' each' : '' }},
@@ -355,15 +355,15 @@ onUnmounted(() => {
 .box svg {
   max-height: 170px;
 }
-.ways {
+.choices {
   list-style: none;
   padding: 4px 0;
 }
-.ways li {
+.choices li {
   padding: 3px 10px;
   font-size: 14px;
 }
-.ways li.ink {
+.choices li.ink {
   background: var(--ink);
   color: var(--bleach);
 }

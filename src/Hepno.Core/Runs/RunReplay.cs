@@ -80,7 +80,7 @@ public sealed record RunTask(
 /// <param name="Spoiled">Spoiled so far.</param>
 public sealed record SizeTally(LineId LineId, string Size, int Needed, int Good, int Spoiled);
 
-/// <summary>A run's events, folded.</summary>
+/// <summary>What a run's events come to.</summary>
 /// <param name="Good">Pieces through all passes.</param>
 /// <param name="Spoiled">Blanks spoiled.</param>
 /// <param name="Counted">Verdicts that count.</param>
@@ -89,7 +89,7 @@ public sealed record SizeTally(LineId LineId, string Size, int Needed, int Good,
 /// <param name="Todo">What is still to press, in order.</param>
 /// <param name="NotCounted">Verdicts kept but not counted: a second one for the same piece.</param>
 /// <param name="Last">The newest counted verdict, or null.</param>
-/// <param name="Events">Events folded; they only accrue, so of two states the one of more events is the newer.</param>
+/// <param name="Events">Events taken in; they only accrue, so of two states the one of more events is the newer.</param>
 public sealed record RunState(
     int Good,
     int Spoiled,
@@ -102,13 +102,13 @@ public sealed record RunState(
     int Events
 );
 
-/// <summary>The one place that turns a run's events into counts; counts are never stored.</summary>
-public static class RunFold
+/// <summary>The one place that turns a run's events into counts; counts are never stored (docs/trade 12).</summary>
+public static class RunReplay
 {
-    /// <summary>Folds events in the order the server took them.</summary>
+    /// <summary>Plays the events again in the order the server took them.</summary>
     /// <param name="lines">The order's lines; pieces are numbered through them from 1.</param>
     /// <param name="events">Events, oldest first.</param>
-    public static RunState Fold(IReadOnlyList<RunLine> lines, IReadOnlyList<RunEvent> events)
+    public static RunState After(IReadOnlyList<RunLine> lines, IReadOnlyList<RunEvent> events)
     {
         var takenBack = events.Where(e => e.Verdict == RunVerdict.TakenBack).Select(e => e.TakesBack).ToHashSet();
         var standing = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();

@@ -10,7 +10,7 @@ namespace Hepno.Core.Planning;
 public sealed record HeatPoint(LocalDateTime At, double TemperatureF);
 
 /// <summary>A platen's temperature through a day, as straight stretches between points.</summary>
-public static class HeatLine
+public static class HeatTrace
 {
     /// <summary>The line for one day: cold, rising, holding, stepping, cooling to the room.</summary>
     /// <param name="press">The press.</param>

@@ -6,7 +6,7 @@ using NodaTime;
 
 namespace Hepno.Core.Purchasing;
 
-/// <summary>One way to have the blanks of a line.</summary>
+/// <summary>One choice of how to have the blanks of a line.</summary>
 /// <param name="Code">stock, need, tier, free-freight or elsewhere.</param>
 /// <param name="What">In a few words.</param>
 /// <param name="Supplier">From whom; empty when nothing is bought.</param>
@@ -14,7 +14,7 @@ namespace Hepno.Core.Purchasing;
 /// <param name="Left">Pieces bought and not needed.</param>
 /// <param name="Cost">Money paid now, opened to its parts.</param>
 /// <param name="Arrives">When they are here, wall clock.</param>
-public sealed record BuyingWay(
+public sealed record BuyingChoice(
     string Code,
     string What,
     string Supplier,
@@ -24,31 +24,31 @@ public sealed record BuyingWay(
     LocalDateTime Arrives
 );
 
-/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free
+/// <summary>Compares how to have the blanks of a line: from what lies here, as needed, up to a price tier or free
 /// freight, or the same model from another supplier (docs/trade 10).</summary>
-public static class BuyingWays
+public static class BuyingChoices
 {
     private const double MostMore = 0.5;
 
-    /// <summary>All ways, the least money first.</summary>
+    /// <summary>All choices, the least money first.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="book">The shelf.</param>
     /// <param name="floor">Now and the open hours.</param>
-    public static IReadOnlyList<BuyingWay> All(AskInHand ask, ShopBook book, FloorPlan floor)
+    public static IReadOnlyList<BuyingChoice> All(AskInHand ask, ShopBook book, FloorPlan floor)
     {
         if (ask.Theirs)
         {
             return [];
         }
-        var ways = new List<BuyingWay> { Way("need", "as needed", ask, ask.Sizes, floor) };
+        var choices = new List<BuyingChoice> { Choice("need", "as needed", ask, ask.Sizes, floor) };
         var rest = ask
             .Sizes.Select(s => s with { Pieces = Math.Max(0, s.Pieces - ask.Style.OnHandOf(ask.Colourway.Id, s.Size)) })
             .ToList();
         var lying = ask.Pieces - SizeRun.Total(rest);
         if (lying > 0)
         {
-            ways.Add(
-                Way(
+            choices.Add(
+                Choice(
                     "stock",
                     rest.Sum(r => r.Pieces) == 0
                         ? $"all {lying} from the shelf"
@@ -59,12 +59,12 @@ public static class BuyingWays
                 )
             );
         }
-        ways.AddRange(
+        choices.AddRange(
             Further(ask)
                 .Where(x => x.More.Count > 0)
-                .Select(x => Way(x.Code, $"{Said(x.More, ask)}: {x.What}", With(ask, x.More), ask, x.More, floor))
+                .Select(x => Choice(x.Code, $"{Said(x.More, ask)}: {x.What}", With(ask, x.More), ask, x.More, floor))
         );
-        ways.AddRange(
+        choices.AddRange(
             book.Styles.Where(s =>
                     !s.Retired
                     && s.Id != ask.Style.Id
@@ -82,7 +82,7 @@ public static class BuyingWays
                 )
                 .Where(x => x.Colour is not null)
                 .Select(x =>
-                    Way(
+                    Choice(
                         "elsewhere",
                         $"from {x.Style.Supplier}",
                         ask with
@@ -95,7 +95,7 @@ public static class BuyingWays
                     )
                 )
         );
-        return [.. ways.OrderBy(w => w.Cost.Value).ThenBy(w => w.Arrives)];
+        return [.. choices.OrderBy(w => w.Cost.Value).ThenBy(w => w.Arrives)];
     }
 
     // a few pieces more that reach a lower price or free freight; half as many again is not a few
@@ -184,16 +184,16 @@ public static class BuyingWays
         return Grown(0) with { Others = [.. Enumerable.Range(1, ask.Order.Count - 1).Select(Grown)] };
     }
 
-    private static BuyingWay Way(
+    private static BuyingChoice Choice(
         string code,
         string what,
         AskInHand ask,
         IReadOnlyList<SizeCount> need,
         FloorPlan floor
-    ) => Way(code, what, ask with { Sizes = need }, ask, [], floor);
+    ) => Choice(code, what, ask with { Sizes = need }, ask, [], floor);
 
     // bought is the line as it is bought, and the order with it; what of that is of other lines is paid with it
-    private static BuyingWay Way(
+    private static BuyingChoice Choice(
         string code,
         string what,
         AskInHand bought,

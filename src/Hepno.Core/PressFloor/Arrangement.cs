@@ -1,13 +1,13 @@
 namespace Hepno.Core.PressFloor;
 
-/// <summary>One way to run a job.</summary>
+/// <summary>One arrangement of a job.</summary>
 /// <param name="Rule">What comes first.</param>
 /// <param name="Use">Presses used.</param>
 /// <param name="Operators">Hands used.</param>
 /// <param name="Genes">By decision: how many possible things are passed over for the next; null for none.</param>
 /// <param name="LeaveOut">True for the order made for one piece more, that piece left out.</param>
 /// <param name="Ran">The job run so; null before.</param>
-internal sealed record Way(
+internal sealed record Arrangement(
     FloorRule Rule,
     int[] Use,
     int Operators,
