@@ -123,7 +123,7 @@ public class AllOverTests
     public void It_is_planned_on_a_press_that_takes_a_part_of_it_at_once()
     {
         var ask = Ask(10);
-        var work = Comparer.WorkOf("o", "l", "T", ask, [Plan(ask)], new(2026, 3, 9, 9, 0, 0), "", null, Book);
+        var work = LineWork.Of("o", "l", "T", ask, [Plan(ask)], new(2026, 3, 9, 9, 0, 0), "", null, Book);
         Assert.Equal((16, 20), (work.WidthIn, work.HeightIn));
         Assert.NotNull(
             PressPlanner.PromiseFor(

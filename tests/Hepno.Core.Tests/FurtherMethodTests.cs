@@ -553,7 +553,7 @@ public class FurtherMethodTests
             []
         );
         PressWork Work(IDecorationMethod m, string code) =>
-            Comparer.WorkOf(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
+            LineWork.Of(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
         var placed = PressPlanner.Plan(
             [Work(new Embroidery(), "A"), Work(new ScreenOut(), "B"), Work(new DtfBought(), "C")],
             floor

@@ -389,7 +389,7 @@ public class GangTests
             where,
             string.Join(
                 ',',
-                GangNest.Problems(new(width, null, gap, 0.125), [new("a", 3, 3, copies)]).Select(p => p.Where)
+                GangProblems.Of(new(width, null, gap, 0.125), [new("a", 3, 3, copies)]).Select(p => p.Where)
             )
         );
 

@@ -25,7 +25,7 @@ public class LearnTests
         .Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book, Floor)
         .Bands.Single(b => b.MethodId == "dtf-bought");
 
-    private static readonly double Planned = Comparer.PressingSeconds(
+    private static readonly double Planned = LineWork.PressingSeconds(
         MethodTests.Ask(Pieces),
         Quoted.Decorations,
         MethodTests.Book
@@ -124,7 +124,7 @@ public class LearnTests
         var ask = MethodTests.Ask(50, MethodTests.Front(9, 8, 1));
         var book = FurtherMethodTests.Book with { SpoilageFactor = 0 };
         var sent = Comparer.Compare(ask, null, null, null, book, Floor).Bands.Single(b => b.MethodId == "screen-out");
-        var planned = Comparer.PressingSeconds(ask, sent.Decorations, book);
+        var planned = LineWork.PressingSeconds(ask, sent.Decorations, book);
         Held Of(params RunEvent[] first) =>
             QuotedAgainstReal.Of(
                 sent,

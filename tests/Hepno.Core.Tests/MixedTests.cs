@@ -141,7 +141,7 @@ public class MixedTests
         Assert.Equal(["screen-out", "embroidery", "dtf-bought"], plans.Select(d => d.MethodId));
         var failing = plans.Select(d => d.MethodId == "dtf-bought" ? d with { FailureChance = 0.2 } : d).ToList();
         Assert.Equal(["sleeve", "chest", "back"], LineCost.Reckon(ask, failing, Book).Sequence.Select(a => a.Id));
-        Assert.Equal("", Comparer.WorkOf("o", "l", "T", ask, plans, default, "", null, Book).BenchId);
+        Assert.Equal("", LineWork.Of("o", "l", "T", ask, plans, default, "", null, Book).BenchId);
         Assert.Equal("bittern", LineFloor.BenchOf([.. plans.Take(2)]));
         Assert.Equal(2, LineFloor.FirstPressed(plans));
     }

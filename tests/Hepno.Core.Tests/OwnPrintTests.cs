@@ -188,7 +188,7 @@ public class OwnPrintTests
         Assert.Equal(WorkSteps.Attended(oven[0].Preparation), WorkSteps.Attended(press[0].Preparation));
         Assert.Equal(26, WorkSteps.Attended(press[0].Preparation)); // powder 20, cut apart 6: neither printing nor curing is attended
         double Minutes(IReadOnlyList<DecorationPlan> d) =>
-            Comparer.WorkOf("", "", "", ask, d, default, "", null, Book).MinutesPerPiece;
+            LineWork.Of("", "", "", ask, d, default, "", null, Book).MinutesPerPiece;
         Assert.Equal(WorkSteps.PressHeld(press[0].Preparation) / 60, Minutes(press) - Minutes(oven), 1e-9);
         Assert.True(
             LineCost.Reckon(ask, press, hover).Stratum("press").Value

@@ -89,15 +89,13 @@ public class RepeatedLayTests
         Assert.Equal(
             "many",
             Assert
-                .Single(
-                    GangNest.Problems(Roll, [new("d", 3, 3, 1500), new("g", 3, 3, 2, true, "g")], GangNest.MostInAll)
-                )
+                .Single(GangProblems.Of(Roll, [new("d", 3, 3, 1500), new("g", 3, 3, 2, true, "g")], GangNest.MostInAll))
                 .Code
         );
         Assert.Contains(
             "range",
-            GangNest.Problems(Roll, [new("d", 3, 3, 20_001)], GangNest.MostInAll).Select(p => p.Code)
+            GangProblems.Of(Roll, [new("d", 3, 3, 20_001)], GangNest.MostInAll).Select(p => p.Code)
         );
-        Assert.Empty(GangNest.Problems(Roll, [new("d", 3, 3, 20_000)], GangNest.MostInAll));
+        Assert.Empty(GangProblems.Of(Roll, [new("d", 3, 3, 20_000)], GangNest.MostInAll));
     }
 }

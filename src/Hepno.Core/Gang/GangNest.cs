@@ -2,35 +2,6 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>Designs laid on a roll or on sheets of one size.</summary>
-/// <param name="Placed">Where every copy lies; on sheets in the order of their sheets.</param>
-/// <param name="Sheets">Sheets begun; 1 on a roll.</param>
-/// <param name="UsedLengthIn">Length used, margins in it, in; of the last sheet where there are several.</param>
-/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose
-/// number counts.</param>
-/// <param name="FloorSheets">No layout can have fewer sheets; 1 on a roll.</param>
-/// <param name="Utilisation">Share of the used ground that is covered by designs, 0 to 1.</param>
-/// <param name="Steps">Layings tried.</param>
-/// <param name="LeftOut">What does not go on it at all, with the reason; everything else is laid.</param>
-/// <param name="CoveredIn2">Ground that is covered by designs, in².</param>
-public sealed record GangFound(
-    IReadOnlyList<GangPlaced> Placed,
-    int Sheets,
-    double UsedLengthIn,
-    double FloorLengthIn,
-    int FloorSheets,
-    double Utilisation,
-    int Steps,
-    IReadOnlyList<Problem> LeftOut,
-    double CoveredIn2
-)
-{
-    /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing
-    /// can be under; 0 for nothing laid.</summary>
-    public double OverFloor =>
-        Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
-}
-
 /// <summary>Lays different designs together on film, a roll or sheets (docs/trade 7). The same designs, seed and steps
 /// give the same layout.</summary>
 public static class GangNest
@@ -128,59 +99,13 @@ public static class GangNest
         var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, alone);
         if (units.Count > MostCopies)
         {
-            var (repeated, tried) = RepeatedLay.Lay(
-                ground,
-                [.. designs.Where(d => units.Any(u => u.Name == d.Id))],
-                seed,
-                steps,
-                go
-            );
-            var sheets = repeated.Max(p => p.Sheet) + 1;
-            return Found(
-                ground,
-                designs,
-                repeated,
-                repeated.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn,
-                sheets,
-                ground.LengthIn is null ? Used(floor, ground) : 0,
-                floorSheets,
-                tried,
-                leftOut
-            );
+            return Repeated(ground, designs, units, seed, steps, floor, floorSheets, go, leftOut);
         }
         floorSheets =
             byPatterns && ground.LengthIn is not null
                 ? SheetPatterns.Floor(width, length, alone, floorSheets, sheets: 0)
                 : floorSheets;
-        var found = ground.LengthIn is null
-            ? StripSearch.Roll(
-                width,
-                boxes,
-                seed,
-                steps,
-                floor,
-                go is null ? null : (s, best) => go(s, Used(best, ground))
-            )
-            : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
-        // what goes on one that is sold shorter is made shorter
-        var shorten = ground.IsCutShorter && found.Sheets == 1;
-        if (
-            shorten
-            && StripSearch.Roll(
-                width,
-                boxes,
-                seed,
-                steps,
-                floor,
-                go is null ? null : (s, best) => go(s, Used(best, ground))
-            )
-                is var strip
-            && strip.Length <= length
-            && strip.Length < found.Length
-        )
-        {
-            found = strip;
-        }
+        var found = Search(ground, (width, length), boxes, seed, steps, (floor, floorSheets), go);
         floorSheets =
             byPatterns && found.Sheets > floorSheets
                 ? SheetPatterns.Floor(width, length, alone, floorSheets, found.Sheets)
@@ -191,15 +116,83 @@ public static class GangNest
             .ThenBy(p => p.Y)
             .ThenBy(p => p.X)
             .ToList();
-        return Found(
+        return GangFound.Laid(
             ground,
             designs,
             placed,
             Used(found.Length, ground),
             found.Sheets,
-            ground.LengthIn is null || shorten ? Used(floor, ground) : 0,
+            ground.LengthIn is null || (ground.IsCutShorter && found.Sheets == 1) ? Used(floor, ground) : 0,
             floorSheets,
             found.Steps,
+            leftOut
+        );
+    }
+
+    private static StripSearch.Found Search(
+        GangGround ground,
+        (double Width, double Length) inside,
+        Skyline.Box[] boxes,
+        int seed,
+        int steps,
+        (double Length, int Sheets) floor,
+        Func<int, double, bool>? go
+    )
+    {
+        StripSearch.Found Strip() =>
+            StripSearch.Roll(
+                inside.Width,
+                boxes,
+                seed,
+                steps,
+                floor.Length,
+                go is null ? null : (s, best) => go(s, Used(best, ground))
+            );
+        if (ground.LengthIn is null)
+        {
+            return Strip();
+        }
+        var found = SheetSearch.Sheets(inside.Width, inside.Length, boxes, seed, steps, floor.Sheets, go);
+        // what goes on one that is sold shorter is made shorter
+        return
+            ground.IsCutShorter
+            && found.Sheets == 1
+            && Strip() is var strip
+            && strip.Length <= inside.Length
+            && strip.Length < found.Length
+            ? strip
+            : found;
+    }
+
+    private static GangFound Repeated(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        IReadOnlyList<GangUnit> units,
+        int seed,
+        int steps,
+        double floor,
+        int floorSheets,
+        Func<int, double, bool>? go,
+        IReadOnlyList<Problem> leftOut
+    )
+    {
+        var (repeated, tried) = RepeatedLay.Lay(
+            ground,
+            [.. designs.Where(d => units.Any(u => u.Name == d.Id))],
+            seed,
+            steps,
+            go
+        );
+        var sheets = repeated.Max(p => p.Sheet) + 1;
+        return GangFound.Laid(
+            ground,
+            designs,
+            repeated,
+            UsedOf(repeated, sheets, ground),
+            sheets,
+            ground.LengthIn is null ? Used(floor, ground) : 0,
+            floorSheets,
+            tried,
             leftOut
         );
     }
@@ -222,180 +215,45 @@ public static class GangNest
             return new([], 0, 0, FloorLengthIn: 0, 0, 0, steps, [], 0);
         }
         var sheets = placed.Max(p => p.Sheet) + 1;
-        var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
-        if (designs.Any(d => d.Cover < 1))
-        {
-            // what boxes need says nothing of outlines: only what they enclose has to go on it
-            var (covered, across) = (
-                designs.Sum(d => d.AreaIn2 * d.Cover * d.Copies),
-                ground.WidthIn - (2 * ground.MarginIn)
-            );
-            return ground.LengthIn is { } sheet
-                ? Found(
-                    ground,
-                    designs,
-                    placed,
-                    used,
-                    sheets,
-                    0,
-                    Math.Max(1, (int)Math.Ceiling((covered / across / (sheet - (2 * ground.MarginIn))) - 1e-9)),
-                    steps,
-                    []
-                )
-                : Found(
-                    ground,
-                    designs,
-                    placed,
-                    used,
-                    sheets,
-                    (covered / across) + (2 * ground.MarginIn),
-                    1,
-                    steps,
-                    []
-                );
-        }
-        Skyline.Box[] boxes = [.. Boxes(GangUnit.Alone(designs), ground)];
-        var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
-        if (ground.LengthIn is null || (ground.IsCutShorter && sheets == 1))
-        {
-            return Found(
-                ground,
-                designs,
-                placed,
-                used,
-                sheets,
-                Used(GangFloor.Length(width, boxes), ground),
-                1,
-                steps,
-                []
-            );
-        }
-        var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
-        var floor = GangFloor.Sheets(width, length, boxes);
-        return Found(
+        var (floor, floorSheets) = Floor(ground, designs, sheets);
+        return GangFound.Laid(
             ground,
             designs,
             placed,
-            used,
+            UsedOf(placed, sheets, ground),
             sheets,
-            0,
-            sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor,
+            floor,
+            floorSheets,
             steps,
             []
         );
     }
 
-    private static GangFound Found(
-        GangGround ground,
-        IReadOnlyList<GangDesign> designs,
-        IReadOnlyList<GangPlaced> placed,
-        double used,
-        int sheets,
-        double floor,
-        int floorSheets,
-        int steps,
-        IReadOnlyList<Problem> leftOut
-    )
+    // the length and the sheets no layout of these designs goes below
+    private static (double LengthIn, int Sheets) Floor(GangGround ground, IReadOnlyList<GangDesign> designs, int sheets)
     {
-        var covers = designs.Where(d => d.Cover < 1).ToDictionary(d => d.Id, d => d.Cover);
-        var covered = placed.Sum(p => p.WidthIn * p.HeightIn * covers.GetValueOrDefault(p.DesignId, 1));
-        return new(
-            placed,
-            sheets,
-            used,
-            FloorLengthIn: floor,
-            floorSheets,
-            covered / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)),
-            steps,
-            leftOut,
-            covered
-        );
+        var across = ground.WidthIn - (2 * ground.MarginIn);
+        if (designs.Any(d => d.Cover < 1))
+        {
+            // what boxes need says nothing of outlines: only what they enclose has to go on it
+            var least = designs.Sum(d => d.AreaIn2 * d.Cover * d.Copies) / across;
+            return ground.LengthIn is { } sheet
+                ? (0, Math.Max(1, (int)Math.Ceiling((least / (sheet - (2 * ground.MarginIn))) - 1e-9)))
+                : (least + (2 * ground.MarginIn), 1);
+        }
+        Skyline.Box[] boxes = [.. Boxes(GangUnit.Alone(designs), ground)];
+        var width = across + ground.GapIn;
+        if (ground.LengthIn is null || (ground.IsCutShorter && sheets == 1))
+        {
+            return (Used(GangFloor.Length(width, boxes), ground), 1);
+        }
+        var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
+        var floor = GangFloor.Sheets(width, length, boxes);
+        return (0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor);
     }
 
-    /// <summary>What cannot be laid at all.</summary>
-    /// <param name="ground">What it would lie on.</param>
-    /// <param name="designs">What is to be laid.</param>
-    /// <param name="most">Most copies; up to <see cref="MostInAll"/> where a pattern may be repeated.</param>
-    public static IEnumerable<Problem> Problems(
-        GangGround ground,
-        IReadOnlyList<GangDesign> designs,
-        int most = MostCopies
-    )
-    {
-        if (ground.WidthIn is not (> 0 and <= 200) || ground.LengthIn is not (null or (> 0 and <= 10_000)))
-        {
-            yield return new(
-                "range",
-                $"A width of {ground.WidthIn:0.##} in is outside 0 to 200, or a length outside 0 to 10,000.",
-                Where: "widthIn",
-                "Type what the film or sheet measures."
-            );
-        }
-        if (
-            ground.GapIn is not (>= 0)
-            || ground.MarginIn is not (>= 0)
-            || ground.GapIn >= ground.WidthIn
-            || 2 * ground.MarginIn >= ground.WidthIn
-            || (ground.LengthIn is { } l && (2 * ground.MarginIn >= l || ground.GapIn >= l))
-        )
-        {
-            yield return new(
-                "gap",
-                $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of "
-                    + $"{ground.WidthIn:0.##} in.",
-                Where: "gapIn",
-                "A quarter of an inch is usual for both."
-            );
-        }
-        if (designs.Count == 0)
-        {
-            yield return new("empty", "There is nothing to lay.", Where: "designs", "Add a design.");
-        }
-        foreach (var (d, i) in designs.Select((d, i) => (d, i)))
-        {
-            if (d.WidthIn is not (> 0 and <= 200) || d.HeightIn is not (> 0 and <= 200))
-            {
-                yield return new(
-                    "range",
-                    $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.",
-                    Where: $"designs[{i}]",
-                    "Type its printed size."
-                );
-            }
-            if (d.Copies < 1 || d.Copies > most)
-            {
-                yield return new(
-                    "range",
-                    $"{d.Copies} copies of {d.Id} is outside 1 to {most}.",
-                    Where: $"designs[{i}].copies",
-                    "Lay large numbers as several layouts."
-                );
-            }
-            if (designs.Take(i).Any(o => o.Id == d.Id))
-            {
-                yield return new(
-                    "twice",
-                    $"\"{d.Id}\" stands twice.",
-                    Where: $"designs[{i}].id",
-                    "Give each design a name of its own, with its copies."
-                );
-            }
-        }
-        var copies = designs.Sum(d => (long)Math.Max(0, d.Copies));
-        if (copies > most)
-        {
-            yield return new("many", $"{copies} copies in one layout.", Where: "designs", $"At most {most}.");
-        }
-        else if (copies > MostCopies && designs.Any(d => d.Group.Length > 0))
-        {
-            yield return new(
-                "many",
-                $"{copies} copies in one layout, with groups in it.",
-                Where: "designs",
-                $"At most {MostCopies} with groups: lay the groups by themselves."
-            );
-        }
-    }
+    private static double UsedOf(IReadOnlyList<GangPlaced> placed, int sheets, GangGround ground) =>
+        placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
 
     private static IEnumerable<Skyline.Box> Boxes(IEnumerable<GangUnit> units, GangGround ground) =>
         units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind));

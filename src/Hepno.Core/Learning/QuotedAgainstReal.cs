@@ -81,23 +81,12 @@ public static class QuotedAgainstReal
         var rest = ((double)quoted.Hands.Value * pieces) - plannedPressing;
         var recordedHands = rest + run.GoodSeconds + run.RuinedSeconds;
 
-        var planned = quoted.Cost.Parts.ToDictionary(p => p.Code, p => p.Value);
         // labour of the quote is that of good pieces alone, and so is what it is held against
         var shift = (run.GoodSeconds / pieces) - plannedPressingSeconds;
         var spoilage = SpoilageOf(quoted, pieces, run, numbers);
-        decimal Real(string code) =>
-            code switch
-            {
-                "labour" => planned[code] + Money.Times(shift / 3600, numbers.Rates.Wage),
-                "press" => planned[code] + Money.Times(shift / 3600, numbers.Rates.OverheadPerHour),
-                "spoilage" => spoilage.Value,
-                _ => planned[code],
-            };
-        var digits = numbers.Format.MinorDigits;
-        var exact = PieceCost.Strata.Select(Real).ToList();
-        var plannedShown = Money.Shown([.. PieceCost.Strata.Select(c => planned[c])], digits);
-        var recordedShown = Money.Shown(exact, digits);
+        var exact = Strata(quoted, shift, spoilage, numbers);
         var cost = exact.Sum();
+        var digits = numbers.Format.MinorDigits;
         var sold = quoted.Outcome.Price + quoted.Outcome.Surcharges;
         var profit = sold - quoted.Outcome.Fees.Value - cost;
         var hours = (decimal)(recordedHands / pieces / 3600);
@@ -105,24 +94,7 @@ public static class QuotedAgainstReal
         [
             Figure.Input("price", "Price", sold, FigureUnit.Money, "the quote"),
             Figure.Input("fees", "Fees", quoted.Outcome.Fees.Value, FigureUnit.Money, "the quote"),
-            Figure.Sum(
-                "recorded-cost",
-                "Recorded cost",
-                [
-                    .. PieceCost.Strata.Select(
-                        (c, i) =>
-                            c == "spoilage"
-                                ? spoilage
-                                : Figure.Input(
-                                    c,
-                                    quoted.Cost.Parts[i].Label,
-                                    exact[i],
-                                    FigureUnit.Money,
-                                    c is "labour" or "press" ? "recorded minutes" : "as quoted"
-                                )
-                    ),
-                ]
-            ),
+            RecordedCost(quoted, exact, spoilage),
         ];
         var earned = Figure.Of(
             "earned",
@@ -150,12 +122,7 @@ public static class QuotedAgainstReal
             ]
         );
         return new(
-            [
-                .. PieceCost.Strata.Select(
-                    (c, i) =>
-                        new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], Recorded: recordedShown[i])
-                ),
-            ],
+            Shown(quoted, exact, digits),
             Money.Charged(quoted.Cost.Value, digits),
             RecordedCost: Money.Charged(cost, digits),
             [
@@ -180,6 +147,53 @@ public static class QuotedAgainstReal
             recordedHands,
             LeftOverOf(quoted, pieces, run)
         );
+    }
+
+    private static List<decimal> Strata(Band quoted, double shiftSeconds, Figure spoilage, ShopNumbers numbers)
+    {
+        var planned = quoted.Cost.Parts.ToDictionary(p => p.Code, p => p.Value);
+        decimal Real(string code) =>
+            code switch
+            {
+                "labour" => planned[code] + Money.Times(shiftSeconds / 3600, numbers.Rates.Wage),
+                "press" => planned[code] + Money.Times(shiftSeconds / 3600, numbers.Rates.OverheadPerHour),
+                "spoilage" => spoilage.Value,
+                _ => planned[code],
+            };
+        return [.. PieceCost.Strata.Select(Real)];
+    }
+
+    private static Figure RecordedCost(Band quoted, List<decimal> exact, Figure spoilage) =>
+        Figure.Sum(
+            "recorded-cost",
+            "Recorded cost",
+            [
+                .. PieceCost.Strata.Select(
+                    (c, i) =>
+                        c == "spoilage"
+                            ? spoilage
+                            : Figure.Input(
+                                c,
+                                quoted.Cost.Parts[i].Label,
+                                exact[i],
+                                FigureUnit.Money,
+                                c is "labour" or "press" ? "recorded minutes" : "as quoted"
+                            )
+                ),
+            ]
+        );
+
+    private static IReadOnlyList<StratumHeld> Shown(Band quoted, List<decimal> exact, int digits)
+    {
+        var planned = quoted.Cost.Parts.ToDictionary(p => p.Code, p => p.Value);
+        var plannedShown = Money.Shown([.. PieceCost.Strata.Select(c => planned[c])], digits);
+        var recordedShown = Money.Shown(exact, digits);
+        return
+        [
+            .. PieceCost.Strata.Select(
+                (c, i) => new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], Recorded: recordedShown[i])
+            ),
+        ];
     }
 
     private static RunRecorded Recorded(Band quoted, IReadOnlyList<RunEvent> events, double plannedPressingSeconds)

@@ -124,55 +124,8 @@ public sealed class Applique : IDecorationMethod
             .. Embroidery.Cloth(ask),
             .. Verdicts.Make(ask),
             .. Verdicts.Coated(ask, "needle holes let the wet through"),
+            .. ask.Prints.SelectMany(InFilm),
         ];
-        foreach (var p in ask.Prints)
-        {
-            var place = p.At().Name;
-            if (p.Gradient)
-            {
-                reasons.Add(
-                    new(
-                        "gradient",
-                        VerdictKind.No,
-                        $"{place} has gradients; film is flat colours",
-                        WouldWork: "flat artwork, or a printed film"
-                    )
-                );
-            }
-            else if (p.Own != OwnText.None)
-            {
-                reasons.Add(
-                    new(
-                        "own-text",
-                        VerdictKind.No,
-                        $"{place}: each piece has its own text, and each would be digitised",
-                        WouldWork: "vinyl or film for the names"
-                    )
-                );
-            }
-            else if (p.Place == NeckLabel.PlaceId)
-            {
-                reasons.Add(
-                    new(
-                        "scratches",
-                        VerdictKind.No,
-                        $"{place}: stitching inside the neck scratches",
-                        WouldWork: "a print, or a woven label"
-                    )
-                );
-            }
-            else if (p.Colours > MostColours)
-            {
-                reasons.Add(
-                    new(
-                        "layers",
-                        VerdictKind.No,
-                        $"{place} has {p.Colours} colours; more than {MostColours} films on one another stand too high",
-                        WouldWork: $"{MostColours} colours or fewer, or stitches for the small ones"
-                    )
-                );
-            }
-        }
         var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
@@ -188,6 +141,47 @@ public sealed class Applique : IDecorationMethod
                     .. ask.Placements.Select((p, i) => Finishing(p, finish, i, ask, book)),
                 ]
             );
+    }
+
+    private static IEnumerable<Reason> InFilm(Placement p)
+    {
+        var place = p.At().Name;
+        if (p.Gradient)
+        {
+            yield return new(
+                "gradient",
+                VerdictKind.No,
+                $"{place} has gradients; film is flat colours",
+                WouldWork: "flat artwork, or a printed film"
+            );
+        }
+        else if (p.Own != OwnText.None)
+        {
+            yield return new(
+                "own-text",
+                VerdictKind.No,
+                $"{place}: each piece has its own text, and each would be digitised",
+                WouldWork: "vinyl or film for the names"
+            );
+        }
+        else if (p.Place == NeckLabel.PlaceId)
+        {
+            yield return new(
+                "scratches",
+                VerdictKind.No,
+                $"{place}: stitching inside the neck scratches",
+                WouldWork: "a print, or a woven label"
+            );
+        }
+        else if (p.Colours > MostColours)
+        {
+            yield return new(
+                "layers",
+                VerdictKind.No,
+                $"{place} has {p.Colours} colours; more than {MostColours} films on one another stand too high",
+                WouldWork: $"{MostColours} colours or fewer, or stitches for the small ones"
+            );
+        }
     }
 
     private static DecorationPlan Stitching(

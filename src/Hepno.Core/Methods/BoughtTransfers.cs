@@ -279,15 +279,12 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
             book.Numbers.Floor.Standards(),
             book.RecipeFor(list.Id, ask)!
         );
-        var count = ask.Pieces * ask.Placements.Count;
         var freightPaid = prints.Any(p => p.Count > 0) ? list.FreightPerOrder : 0;
-        var freight = Figure.Of(
-            "freight-share",
+        var freight = FreightShare.Reckon(
             $"{char.ToUpperInvariant(Word[0])}{Word[1..]} freight",
-            freightPaid / count,
-            "freight ÷ decorations",
-            Figure.Input("freight", "Freight an order", freightPaid, FigureUnit.Money, Source(list)),
-            Figure.Input("decorations", "Decorations", count, FigureUnit.Count, "the ask")
+            freightPaid,
+            Source(list),
+            ask
         );
         return [.. ask.Placements.Select((asked, i) => DecorationPlan.Of(ask, asked, steps, sized =>
                     {

@@ -54,7 +54,9 @@ public sealed record DecorationPlan(
 
     /// <summary>A piece's share of what bringing the material costs; null where nothing is brought.</summary>
     internal Figure? FreightShare =>
-        Material.Parts.Concat(Material.Parts.SelectMany(p => p.Parts)).FirstOrDefault(p => p.Code == "freight-share");
+        Material
+            .Parts.Concat(Material.Parts.SelectMany(p => p.Parts))
+            .FirstOrDefault(p => p.Code == Methods.FreightShare.Code);
 
     /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
     public PlatenBox? OnPlaten { get; init; }
@@ -135,39 +137,37 @@ public sealed record DecorationPlan(
         {
             return plans[0].Plan;
         }
-        var pieces = prints.Sum(p => p.Pieces);
-        var parts = plans.Select(
-            (p, i) =>
-                p.Plan.Material with
-                {
-                    Label = $"{p.Plan.Material.Label} on {On(p.Print)}, {p.Print.Print.WidthIn:0.##} in wide",
-                    Code = $"material-{i + 1}",
-                }
-        );
-        var counts = plans.Select(
-            (p, i) =>
-                Figure.Input(
-                    $"pieces-{i + 1}",
-                    label: $"Pieces of {On(p.Print)}",
-                    p.Print.Pieces,
-                    FigureUnit.Count,
-                    "the ask"
-                )
-        );
-        var material = Figure.Of(
-            "material",
-            plans[0].Plan.Material.Label,
-            plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces,
-            "each size's print × its pieces ÷ all pieces",
-            [.. parts, .. counts]
-        );
+        return Mean([.. plans.Select(p => (p.Print, p.Plan))]);
+    }
+
+    private static DecorationPlan Mean(IReadOnlyList<(SizedPrint Print, DecorationPlan Plan)> plans)
+    {
+        var pieces = plans.Sum(p => p.Print.Pieces);
+        var counts = plans
+            .Select(
+                (p, i) =>
+                    Figure.Input(
+                        $"pieces-{i + 1}",
+                        label: $"Pieces of {On(p.Print)}",
+                        p.Print.Pieces,
+                        FigureUnit.Count,
+                        "the ask"
+                    )
+            )
+            .ToList();
         var setUps = plans.Select(p => p.Plan.SetUp).OfType<Figure>().ToList();
         var largest = plans[^1].Plan;
         // prints of one size may lie in the drawer: nothing of them is prepared
         var prepared = plans.MaxBy(p => p.Plan.Preparation.Count).Plan;
         return largest with
         {
-            Material = material,
+            Material = Figure.Of(
+                "material",
+                plans[0].Plan.Material.Label,
+                plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces,
+                "each size's print × its pieces ÷ all pieces",
+                [.. plans.Select((p, i) => MaterialOfSize(p.Print, p.Plan, i + 1)), .. counts]
+            ),
             Bought = plans.Sum(p => p.Plan.Bought),
             BlanksSent = plans.Sum(p => p.Plan.BlanksSent),
             FailureChance = plans.Max(p => p.Plan.FailureChance),
@@ -203,6 +203,13 @@ public sealed record DecorationPlan(
         };
     }
 
+    private static Figure MaterialOfSize(SizedPrint print, DecorationPlan plan, int nth) =>
+        plan.Material with
+        {
+            Label = $"{plan.Material.Label} on {On(print)}, {print.Print.WidthIn:0.##} in wide",
+            Code = $"material-{nth}",
+        };
+
     /// <summary>Of a sum of material, what one more takes: freight is paid and machines stand there whether it is made
     /// or not.</summary>
     internal static Figure Bare(Figure material) =>
@@ -211,7 +218,7 @@ public sealed record DecorationPlan(
             : material;
 
     private static bool IsPaidAnyway(Figure part) =>
-        part.Code is "freight-share" or "machine" or "cutter" or "cleaning";
+        part.Code is Methods.FreightShare.Code or "machine" or "cutter" or "cleaning";
 
     private static string On(SizedPrint print) => string.Join(", ", print.Sizes.Select(s => s.Size));
 

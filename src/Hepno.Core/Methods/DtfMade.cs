@@ -258,20 +258,13 @@ public sealed class DtfMade : IDecorationMethod
             film is null && laid.Count > 0
                 ? RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, laid.Count)!
                 : null;
-        Figure? mine;
-        if (film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share)
-        {
-            mine = share.ByArea with { Code = "film", Label = "Its part of the film" };
-        }
-        else if (rows is null)
-        {
-            mine = null;
-        }
-        else
-        {
-            mine = InRows(rows, printer);
-        }
-
+        var mine = film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share
+            ? share.ByArea with
+            {
+                Code = "film",
+                Label = "Its part of the film",
+            }
+            : InRows(rows, printer);
         var print = mine is null
             ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
             : Print(
@@ -282,28 +275,6 @@ public sealed class DtfMade : IDecorationMethod
                 book.Numbers.Rates.TariffPerKwh,
                 book.TendingOf(printer.Id, printer.Equipment)
             );
-        List<Purchase> own = rows is null
-            ? []
-            :
-            [
-                new Purchase(
-                    $"own-film-{p.Id}",
-                    Text: $"{laid.Count} × {place.ToLowerInvariant()} "
-                        + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film",
-                    "",
-                    0,
-                    rows.LengthIn,
-                    "in",
-                    mine! with
-                    {
-                        Label = $"{place} film",
-                        Value = mine.Value * laid.Count,
-                        How = "length × width × price",
-                    },
-                    rows,
-                    null
-                ),
-            ];
         return new(
             p,
             mine is null ? print : laid.Each(print),
@@ -322,7 +293,7 @@ public sealed class DtfMade : IDecorationMethod
                         steps.CutOut(p.WidthIn, p.HeightIn, film?.CutRound.GetValueOrDefault(laid.Key) ?? 0)
                     ),
                 ],
-            own,
+            rows is null ? [] : [InRowsOf(rows, p, laid.Count, mine!, book)],
             Prepare: mine is null ? "" : "Print, powder and cure",
             SetUp: null,
             BenchId: default
@@ -333,21 +304,57 @@ public sealed class DtfMade : IDecorationMethod
         };
     }
 
-    private static Figure InRows(RollRows rows, FilmPrinter printer) =>
-        Figure.Of(
-            "film",
-            "Film",
-            Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2),
-            "length × width × price ÷ prints",
-            Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}"),
-            Figure.Input("width", "Width of the roll", rows.RollWidthIn, FigureUnit.Inches, $"Floor: {printer.Name}"),
-            Figure.Input(
-                "price",
-                "An in² of film",
-                printer.FilmPricePerIn2,
-                FigureUnit.Money,
-                $"Floor: {printer.Name}"
-            ),
-            Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares")
+    private static Purchase InRowsOf(RollRows rows, Placement p, int count, Figure mine, ShopBook book)
+    {
+        var place = p.At().Name;
+        return new(
+            $"own-film-{p.Id}",
+            Text: $"{count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own "
+                + "film",
+            "",
+            0,
+            rows.LengthIn,
+            "in",
+            mine with
+            {
+                Label = $"{place} film",
+                Value = mine.Value * count,
+                How = "length × width × price",
+            },
+            rows,
+            null
         );
+    }
+
+    private static Figure? InRows(RollRows? rows, FilmPrinter printer) =>
+        rows is null
+            ? null
+            : Figure.Of(
+                "film",
+                "Film",
+                Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2),
+                "length × width × price ÷ prints",
+                Figure.Input(
+                    "length",
+                    "Length",
+                    rows.LengthIn,
+                    FigureUnit.Inches,
+                    $"{rows.Rows} rows of {rows.Across}"
+                ),
+                Figure.Input(
+                    "width",
+                    "Width of the roll",
+                    rows.RollWidthIn,
+                    FigureUnit.Inches,
+                    $"Floor: {printer.Name}"
+                ),
+                Figure.Input(
+                    "price",
+                    "An in² of film",
+                    printer.FilmPricePerIn2,
+                    FigureUnit.Money,
+                    $"Floor: {printer.Name}"
+                ),
+                Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares")
+            );
 }

@@ -74,81 +74,21 @@ public sealed class Htv : IDecorationMethod
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film, Cutter cutter)
     {
-        var f = book.Numbers.Format;
         var recipe = book.RecipeFor(film.Id, ask);
-        List<Reason> reasons = [];
-        foreach (var p in ask.Prints)
-        {
-            var place = p.At().Name;
-            if (p.Gradient)
-            {
-                reasons.Add(
-                    new(
-                        "gradient",
-                        VerdictKind.No,
-                        $"{place} has gradients; vinyl is flat colours",
-                        WouldWork: "flat artwork in at most four colours"
-                    )
-                );
-            }
-            else if (p.Colours > MostLayers)
-            {
-                reasons.Add(
-                    new(
-                        "layers",
-                        VerdictKind.No,
-                        $"{place} has {p.Colours} colours, one layer each",
-                        WouldWork: $"{MostLayers} colours or fewer"
-                    )
-                );
-            }
-            else if (p.Colours > 2)
-            {
-                reasons.Add(
-                    new(
-                        "thick",
-                        VerdictKind.WithCare,
-                        $"{place}: {p.Colours} layers feel thick",
-                        WouldWork: "say so to the customer, or knock layers out"
-                    )
-                );
-            }
-            var width = CutWidth(film, cutter);
-            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1, film.SharedMargin) is null)
-            {
-                reasons.Add(
-                    new(
-                        "roll-width",
-                        VerdictKind.No,
-                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the "
-                            + $"{Shown.Length(width, f)} that "
-                            + $"{(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
-                        WouldWork: "a smaller print or a wider roll"
-                    )
-                );
-            }
-        }
-        reasons.AddRange(
-            ask.Placements.Where(p => !film.Finish.Serves(p.Finish))
-                .Select(p => new Reason(
-                    "finish",
-                    VerdictKind.No,
-                    $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}",
-                    WouldWork: $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask"
-                ))
-                .Take(1)
-        );
-        reasons.AddRange(
-            Verdicts.Artwork(
+        List<Reason> reasons =
+        [
+            .. ask.Prints.SelectMany(p => Colours(p).Concat(OnRoll(p, film, cutter, book.Numbers.Format))),
+            .. OfFinish(ask, film),
+            .. Verdicts.Artwork(
                 ask,
                 ask.Prints,
                 film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl,
                 book.Numbers.Format
-            )
-        );
-        reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
-        reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
-        reasons.AddRange(Verdicts.Make(ask));
+            ),
+            .. Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Make(ask),
+        ];
         var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
@@ -174,6 +114,64 @@ public sealed class Htv : IDecorationMethod
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
 
+    private static IEnumerable<Reason> Colours(Placement p)
+    {
+        var place = p.At().Name;
+        if (p.Gradient)
+        {
+            yield return new(
+                "gradient",
+                VerdictKind.No,
+                $"{place} has gradients; vinyl is flat colours",
+                WouldWork: "flat artwork in at most four colours"
+            );
+        }
+        else if (p.Colours > MostLayers)
+        {
+            yield return new(
+                "layers",
+                VerdictKind.No,
+                $"{place} has {p.Colours} colours, one layer each",
+                WouldWork: $"{MostLayers} colours or fewer"
+            );
+        }
+        else if (p.Colours > 2)
+        {
+            yield return new(
+                "thick",
+                VerdictKind.WithCare,
+                $"{place}: {p.Colours} layers feel thick",
+                WouldWork: "say so to the customer, or knock layers out"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> OnRoll(Placement p, VinylFilm film, Cutter cutter, FigureFormat f)
+    {
+        var width = CutWidth(film, cutter);
+        if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1, film.SharedMargin) is null)
+        {
+            yield return new(
+                "roll-width",
+                VerdictKind.No,
+                $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that "
+                    + $"{(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
+                WouldWork: "a smaller print or a wider roll"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> OfFinish(AskInHand ask, VinylFilm film) =>
+        ask
+            .Placements.Where(p => !film.Finish.Serves(p.Finish))
+            .Select(p => new Reason(
+                "finish",
+                VerdictKind.No,
+                $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}",
+                WouldWork: $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask"
+            ))
+            .Take(1);
+
     private static DecorationPlan Decoration(
         AskInHand ask,
         SizedPrint sized,
@@ -184,25 +182,22 @@ public sealed class Htv : IDecorationMethod
         double rethread
     )
     {
-        var n = book.Numbers;
-        var p = sized.Print;
-        var place = p.At().Name;
+        var (p, standards) = (sized.Print, book.Numbers.Floor.Standards());
         var failure =
             SpoilageChance.Reckon(Key, FailurePrior, ask, book)
             + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
         var (count, why) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
-        var source = $"Shelf: {film.Supplier}";
         var cutting = VinylCutting.Cheaper(
             p,
             sized.Pieces,
             film,
             CutWidth(film, cutter),
             count,
-            n.Floor.Standards()["close-layer"],
-            n.Rates.Wage
+            standards["close-layer"],
+            book.Numbers.Rates.Wage
         )!;
-        var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
-        var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
+        var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60 * p.Colours;
+        var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, Source(film));
         var layers = cutting
             .Layers.Select(
                 (l, i) =>
@@ -215,10 +210,9 @@ public sealed class Htv : IDecorationMethod
                     )
             )
             .ToList();
-        var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var material = Figure.Sum(
             "material",
-            $"{place} vinyl",
+            $"{p.At().Name} vinyl",
             Figure.Of(
                 "vinyl",
                 "Vinyl",
@@ -229,72 +223,27 @@ public sealed class Htv : IDecorationMethod
                     Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why),
                 ]
             ),
-            Figure.Of(
-                "freight-share",
-                "Vinyl freight",
-                freight,
-                "freight ÷ decorations",
-                Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
-                Figure.Input(
-                    "decorations",
-                    "Decorations",
-                    ask.Pieces * ask.Placements.Count,
-                    FigureUnit.Count,
-                    "the ask"
-                )
-            ),
-            MachineTime.Reckon(
-                cutter.Equipment,
-                cutSeconds * p.Colours,
-                n.Rates.TariffPerKwh,
-                $"Floor: {cutter.Name}",
-                book.TendingOf(cutter.Id, cutter.Equipment)
-            ) with
-            {
-                Code = "cutter",
-                Label = "Cutter",
-            }
+            FreightShare.Reckon("Vinyl freight", film.FreightPerOrder, Source(film), ask),
+            Hour(cutter, cutSeconds, book)
         );
-        var purchases = layers
-            .Select((l, i) => (l.Cost, l.Rows, Layer: i))
-            .Where(l => l.Rows is not null)
-            .Select(
-                (l, at) =>
-                    new Purchase(
-                        $"vinyl-{p.Id}-{l.Layer + 1}",
-                        Text: $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}",
-                        film.Supplier,
-                        film.LeadDays,
-                        l.Rows!.LengthIn,
-                        "in",
-                        l.Cost,
-                        l.Rows,
-                        null,
-                        Hex: cutting.Layers[l.Layer].Hex,
-                        Note: at == 0 ? cutting.Said(n.Format) : "",
-                        MaterialId: film.Id,
-                        Layer: l.Layer
-                    )
-            )
-            .ToList();
         return new DecorationPlan(
             p,
             material,
             count,
             failure,
             recipe,
-            n.Floor.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose),
+            standards.Layers(recipe, p.Colours, rethread, cutting.IsClose),
             [
-                new("cut", "Cut", cutSeconds * p.Colours, false, Press: false, true),
+                new("cut", "Cut", cutSeconds, false, Press: false, true),
                 .. cutting.Layers.Select(
                     (l, i) =>
-                        n.Floor.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with
+                        standards.Weed(l.PaintIn2, p.ThinnestLinePt) with
                         {
                             Label = $"Weed the {Ordinals[i]} colour",
                         }
                 ),
             ],
-            purchases,
+            [.. Purchases(p, film, cutting, layers, book.Numbers.Format)],
             Prepare: "Cut and weed",
             SetUp: null,
             BenchId: default
@@ -303,6 +252,50 @@ public sealed class Htv : IDecorationMethod
             Machine = new(cutter.Id, cutter.Name),
         };
     }
+
+    private static Figure Hour(Cutter cutter, double seconds, ShopBook book) =>
+        MachineTime.Reckon(
+            cutter.Equipment,
+            seconds,
+            book.Numbers.Rates.TariffPerKwh,
+            $"Floor: {cutter.Name}",
+            book.TendingOf(cutter.Id, cutter.Equipment)
+        ) with
+        {
+            Code = "cutter",
+            Label = "Cutter",
+        };
+
+    private static IEnumerable<Purchase> Purchases(
+        Placement p,
+        VinylFilm film,
+        VinylCutting cutting,
+        IReadOnlyList<(Figure Cost, RollRows? Rows)> layers,
+        FigureFormat f
+    ) =>
+        layers
+            .Select((l, i) => (l.Cost, l.Rows, Layer: i))
+            .Where(l => l.Rows is not null)
+            .Select(
+                (l, at) =>
+                    new Purchase(
+                        $"vinyl-{p.Id}-{l.Layer + 1}",
+                        Text: $"{film.Product}, {p.At().Name.ToLowerInvariant()}, {ColourName(l.Layer)}",
+                        film.Supplier,
+                        film.LeadDays,
+                        l.Rows!.LengthIn,
+                        "in",
+                        l.Cost,
+                        l.Rows,
+                        null,
+                        Hex: cutting.Layers[l.Layer].Hex,
+                        Note: at == 0 ? cutting.Said(f) : "",
+                        MaterialId: film.Id,
+                        Layer: l.Layer
+                    )
+            );
+
+    private static string Source(VinylFilm film) => $"Shelf: {film.Supplier}";
 
     // what a piece on the Shelf takes is not bought: the order that left it has paid for it
     private static (Figure Cost, RollRows? Rows) Layer(

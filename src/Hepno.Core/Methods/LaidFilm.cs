@@ -114,7 +114,7 @@ public sealed record LaidFilm(
             return null;
         }
         List<GangDesign> designs = [.. prints.Select(p => p.Design.Laid())];
-        if (mine is null && GangNest.Problems(on.Ground, designs, GangNest.MostInAll).Any())
+        if (mine is null && GangProblems.Of(on.Ground, designs, GangNest.MostInAll).Any())
         {
             return null;
         }

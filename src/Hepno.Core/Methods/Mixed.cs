@@ -78,27 +78,9 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
     /// <summary>The same, with what its ways have answered for the line already.</summary>
     internal MethodAnswer OnCloth(AskInHand ask, PartAnswers found, ShopBook book)
     {
-        if (ask.Placements.FirstOrDefault(p => WayOf(p.Id) is null) is { } unsaid)
+        if (Unsaid(ask) is { } unsaid)
         {
-            return MethodAnswer.No(
-                new Reason(
-                    "not-mixed",
-                    VerdictKind.No,
-                    $"{unsaid.At().Name} has no way in this mix",
-                    WouldWork: "a way said for each placement"
-                )
-            );
-        }
-        if (parts.Where(p => ask.Placements.All(x => x.Id != p.PlacementId)).ToList() is [var gone, ..])
-        {
-            return MethodAnswer.No(
-                new Reason(
-                    "not-mixed",
-                    VerdictKind.No,
-                    $"a print that was to be {gone.Method.Said} is gone",
-                    WouldWork: "choose again"
-                )
-            );
+            return MethodAnswer.No(unsaid);
         }
         var answers = Ways.Select(m => (Method: m, Answer: found.OnCloth(m, PartOf(ask, w => w.Id == m.Id)!))).ToList();
         List<Reason> reasons =
@@ -144,18 +126,33 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
         ];
         return new(
             Verdict.From(reasons),
-            string.Join(
-                "; ",
-                answers.Select(a =>
-                    $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: "
-                    + $"{a.Answer.Made}"
-                )
-            ),
+            string.Join("; ", answers.Select(a => $"{PlacesOf(a.Answer)}: {a.Answer.Made}")),
             plans
         )
         {
             NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)],
         };
+    }
+
+    private Reason? Unsaid(AskInHand ask)
+    {
+        if (ask.Placements.FirstOrDefault(p => WayOf(p.Id) is null) is { } unsaid)
+        {
+            return new(
+                "not-mixed",
+                VerdictKind.No,
+                $"{unsaid.At().Name} has no way in this mix",
+                WouldWork: "a way said for each placement"
+            );
+        }
+        return parts.Where(p => ask.Placements.All(x => x.Id != p.PlacementId)).ToList() is [var gone, ..]
+            ? new(
+                "not-mixed",
+                VerdictKind.No,
+                $"a print that was to be {gone.Method.Said} is gone",
+                WouldWork: "choose again"
+            )
+            : null;
     }
 
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
@@ -167,6 +164,9 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
         }
         return d.BenchId.IsNone ? 2 : 1;
     }
+
+    private static string PlacesOf(MethodAnswer answer) =>
+        string.Join(", ", answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct());
 
     private static int PlaceInAsk(AskInHand ask, DecorationPlan d) =>
         ask

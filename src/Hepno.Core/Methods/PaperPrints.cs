@@ -122,52 +122,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         var recipe = book.RecipeFor(paper.Id, ask);
         var on = ListOf(paper, cutter is not null).Grounds()[0];
         var prints = LaidPrint.All(ask, SpareChance.In(book, Failure(ask, book)), paper.Id);
-        List<Reason> reasons =
-        [
-            .. cloth,
-            .. Fabric(ask),
-            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
-            .. Verdicts.Artwork(
-                ask,
-                ask.Prints,
-                Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper,
-                book.Numbers.Format
-            ),
-            .. Verdicts.Heat(ask, recipe, book, paper.Product),
-            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-            .. Verdicts.Make(ask),
-        ];
-        if (paper.SheetWidthIn > printer.WidestIn + 1e-9)
-        {
-            reasons.Add(
-                new(
-                    "mismatch",
-                    VerdictKind.No,
-                    $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; "
-                        + $"{printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}",
-                    WouldWork: "a narrower paper, or a wider printer"
-                )
-            );
-        }
-        var (width, length) = Usable(paper, cutter is not null);
-        reasons.AddRange(
-            Verdicts.Largest(
-                ask.Prints,
-                width,
-                length,
-                $"{paper.Product}{(cutter is null ? "" : " between the cutter's marks")}",
-                book.Numbers.Format
-            )
-        );
-        reasons.AddRange(
-            ask.Prints.Where(p => Kind == PaperKind.Opaque && p.ThinnestLinePt < CutOutlinePt)
-                .Select(p => new Reason(
-                    "cut-outline",
-                    VerdictKind.WithCare,
-                    $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round",
-                    WouldWork: "leave its ground round it, or a box"
-                ))
-        );
+        List<Reason> reasons = [.. Reasons(ask, book, cloth, paper, printer, cutter, recipe)];
         var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
@@ -209,36 +164,66 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                     )
             )
             .ToList();
-        var purchase = new Purchase(
-            $"paper-{ask.Placements[0].Id}",
-            Text: $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints",
-            paper.Supplier,
-            paper.LeadDays,
-            film.Bill.Sheets,
-            "sheets",
-            film.Bill.Cost,
-            null,
-            null,
-            Laid: new LaidPurchase(
-                paper.Id,
-                On: on.Key,
-                on.Ground,
-                [.. film.Prints.Select(p => p.Design)],
-                film.Bill,
-                film.Found.UsedLengthIn,
-                film.Found.Sheets,
-                film.Found.OverFloor,
-                film.IsSettled,
-                film.Bill.Sheets,
-                on.Sheets
-            )
-        );
         return new(
             verdict,
             $"{paper.Product}, printed on {printer.Name}, "
                 + $"{(cutter is null ? "trimmed by scissors" : $"cut on {cutter.Name}")}",
-            [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]
+            [decorations[0] with { Purchases = [Sheets(ask, paper, on, film, prints)] }, .. decorations.Skip(1)]
         );
+    }
+
+    private IEnumerable<Reason> Reasons(
+        AskInHand ask,
+        ShopBook book,
+        IReadOnlyList<Reason> cloth,
+        TransferPaper paper,
+        PaperPrinter printer,
+        Cutter? cutter,
+        Recipe? recipe
+    )
+    {
+        var f = book.Numbers.Format;
+        var (width, length) = Usable(paper, cutter is not null);
+        return
+        [
+            .. cloth,
+            .. Fabric(ask),
+            .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
+            .. Verdicts.Artwork(ask, ask.Prints, Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper, f),
+            .. Verdicts.Heat(ask, recipe, book, paper.Product),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Make(ask),
+            .. TooWide(paper, printer, f),
+            .. Verdicts.Largest(
+                ask.Prints,
+                width,
+                length,
+                $"{paper.Product}{(cutter is null ? "" : " between the cutter's marks")}",
+                f
+            ),
+            .. ask
+                .Prints.Where(p => Kind == PaperKind.Opaque && p.ThinnestLinePt < CutOutlinePt)
+                .Select(p => new Reason(
+                    "cut-outline",
+                    VerdictKind.WithCare,
+                    $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round",
+                    WouldWork: "leave its ground round it, or a box"
+                )),
+        ];
+    }
+
+    private static IEnumerable<Reason> TooWide(TransferPaper paper, PaperPrinter printer, FigureFormat f)
+    {
+        if (paper.SheetWidthIn > printer.WidestIn + 1e-9)
+        {
+            yield return new(
+                "mismatch",
+                VerdictKind.No,
+                $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, f)} wide; "
+                    + $"{printer.Name} takes {Shown.Length(printer.WidestIn, f)}",
+                WouldWork: "a narrower paper, or a wider printer"
+            );
+        }
     }
 
     private static IEnumerable<Reason> Fabric(AskInHand ask)
@@ -264,6 +249,38 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         }
     }
 
+    private static Purchase Sheets(
+        AskInHand ask,
+        TransferPaper paper,
+        FilmGround on,
+        LaidFilm film,
+        IReadOnlyList<LaidPrint> prints
+    ) =>
+        new(
+            $"paper-{ask.Placements[0].Id}",
+            Text: $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints",
+            paper.Supplier,
+            paper.LeadDays,
+            film.Bill.Sheets,
+            "sheets",
+            film.Bill.Cost,
+            null,
+            null,
+            Laid: new LaidPurchase(
+                paper.Id,
+                On: on.Key,
+                on.Ground,
+                [.. film.Prints.Select(p => p.Design)],
+                film.Bill,
+                film.Found.UsedLengthIn,
+                film.Found.Sheets,
+                film.Found.OverFloor,
+                film.IsSettled,
+                film.Bill.Sheets,
+                on.Sheets
+            )
+        );
+
     private DecorationPlan Decoration(
         AskInHand ask,
         SizedPrint sized,
@@ -277,11 +294,14 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         ShopBook book
     )
     {
-        var (p, n, steps) = (sized.Print, book.Numbers, book.Numbers.Floor.Standards());
-        var (place, source, outline) = (p.At().Name, $"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
+        var (p, steps) = (sized.Print, book.Numbers.Floor.Standards());
+        var (source, outline) = ($"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
+        var (tariff, print) = (
+            book.Numbers.Rates.TariffPerKwh,
+            StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute)
+        );
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
         var cutSeconds = cutter is null ? 0 : p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
-        var decorations = ask.Pieces * ask.Placements.Count;
         List<Figure> parts =
         [
             film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share
@@ -296,24 +316,11 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source),
                 Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)
             ),
-            Figure.Of(
-                "freight-share",
-                "Paper freight",
-                paper.FreightPerOrder / decorations,
-                "freight ÷ decorations",
-                Figure.Input(
-                    "freight",
-                    "Freight an order",
-                    paper.FreightPerOrder,
-                    FigureUnit.Money,
-                    $"Shelf: {paper.Supplier}"
-                ),
-                Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")
-            ),
+            FreightShare.Reckon("Paper freight", paper.FreightPerOrder, $"Shelf: {paper.Supplier}", ask),
             MachineTime.Reckon(
                 printer.Equipment,
-                StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
-                n.Rates.TariffPerKwh,
+                print.Seconds,
+                tariff,
                 source,
                 book.TendingOf(printer.Id, printer.Equipment)
             ),
@@ -324,7 +331,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 MachineTime.Reckon(
                     cutter.Equipment,
                     cutSeconds,
-                    n.Rates.TariffPerKwh,
+                    tariff,
                     $"Floor: {cutter.Name}",
                     book.TendingOf(cutter.Id, cutter.Equipment)
                 ) with
@@ -336,7 +343,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         }
         List<WorkStep> preparation =
         [
-            StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute),
+            print,
             cutter is null ? steps.Trim(outline) : new("cut", "Cut out", cutSeconds, false, Press: false, true),
         ];
         if (Kind == PaperKind.Opaque)
@@ -345,7 +352,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         }
         return new DecorationPlan(
             p,
-            Figure.Sum("material", $"{place} paper print", parts),
+            Figure.Sum("material", $"{p.At().Name} paper print", parts),
             laid.Count + laid.Lying,
             Failure(ask, book),
             recipe,

@@ -12,6 +12,7 @@ namespace Hepno.Core.Methods;
 public sealed class ScreenOut : IDecorationMethod
 {
     private const string Key = "screen-out";
+    private const string KeptSaid = "Kept from the last time";
     private const double FailurePrior = 0.02;
 
     /// <inheritdoc/>
@@ -72,87 +73,26 @@ public sealed class ScreenOut : IDecorationMethod
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, OutsidePrinter printer)
     {
-        List<Reason> reasons = [];
-        if (ask.Style.Kind is GarmentKind.Cap or GarmentKind.Socks)
-        {
-            reasons.Add(
-                new(
-                    "flat-only",
-                    VerdictKind.No,
-                    $"{GarmentNouns.For(ask.Style.Kind, 2)} do not lie flat under a screen",
-                    WouldWork: "stitching, or a transfer"
-                )
-            );
-        }
-        // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own least
-        // number
-        foreach (var p in ask.Placements.SelectMany(p => SizedPrints.Of(p, ask.Sizes, ask.Names)))
-        {
-            var (place, screens) = (p.Print.At().Name, Screens(p.Print, ask.Colourway));
-            if (p.Print.Own != OwnText.None)
-            {
-                reasons.Add(
-                    new(
-                        "own-text",
-                        VerdictKind.No,
-                        $"{place}: each piece has its own name, and a screen prints one design",
-                        WouldWork: "vinyl or film for the names, on a line of their own"
-                    )
-                );
-            }
-            else if (p.Print.Gradient)
-            {
-                reasons.Add(
-                    new(
-                        "gradient",
-                        VerdictKind.No,
-                        $"{place} has gradients; screens print flat colours",
-                        WouldWork: "flat spot colours, or a film"
-                    )
-                );
-            }
-            else if (screens > printer.MostScreens())
-            {
-                reasons.Add(
-                    new(
-                        "colours",
-                        VerdictKind.No,
-                        $"{place} has {p.Print.Colours} "
-                            + $"colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} "
-                            + $"prints at most {printer.MostScreens()}",
-                        WouldWork: $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"
-                    )
-                );
-            }
-            if (p.Pieces < printer.LeastPieces)
-            {
-                reasons.Add(
-                    new(
-                        "minimum",
-                        VerdictKind.No,
-                        $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints "
-                            + $"{printer.LeastPieces} or more of a design",
-                        WouldWork: $"{printer.LeastPieces} pieces or more"
-                    )
-                );
-            }
-        }
-        if (printer.HasOwnBlanks())
-        {
-            reasons.AddRange(OnItsBlanks(ask, printer));
-        }
-        reasons.AddRange(
-            Verdicts.Largest(
+        List<Reason> reasons =
+        [
+            .. LiesFlat(ask.Style.Kind),
+            // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own
+            // least number
+            .. ask
+                .Placements.SelectMany(p => SizedPrints.Of(p, ask.Sizes, ask.Names))
+                .SelectMany(p => OnScreens(p, ask.Colourway, printer)),
+            .. printer.HasOwnBlanks() ? OnItsBlanks(ask, printer) : [],
+            .. Verdicts.Largest(
                 ask.Prints,
                 printer.MostWidthIn,
                 printer.MostHeightIn,
                 printer.Supplier,
                 book.Numbers.Format
-            )
-        );
-        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
-        reasons.AddRange(Verdicts.Make(ask));
-        reasons.AddRange(Verdicts.Coated(ask, "ink may not hold on the coat"));
+            ),
+            .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format),
+            .. Verdicts.Make(ask),
+            .. Verdicts.Coated(ask, "ink may not hold on the coat"),
+        ];
         var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
@@ -170,15 +110,64 @@ public sealed class ScreenOut : IDecorationMethod
             );
     }
 
+    private static IEnumerable<Reason> LiesFlat(GarmentKind kind)
+    {
+        if (kind is GarmentKind.Cap or GarmentKind.Socks)
+        {
+            yield return new(
+                "flat-only",
+                VerdictKind.No,
+                $"{GarmentNouns.For(kind, 2)} do not lie flat under a screen",
+                WouldWork: "stitching, or a transfer"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> OnScreens(SizedPrint p, Colourway colour, OutsidePrinter printer)
+    {
+        var (place, screens, colours) = (p.Print.At().Name, Screens(p.Print, colour), p.Print.Colours);
+        if (p.Print.Own != OwnText.None)
+        {
+            yield return Verdicts.OneDesignAScreen(place);
+        }
+        else if (p.Print.Gradient)
+        {
+            yield return Verdicts.FlatColours(place);
+        }
+        else if (screens > printer.MostScreens())
+        {
+            yield return new(
+                "colours",
+                VerdictKind.No,
+                $"{place} has {colours} colours{(screens > colours ? " and a white base" : "")}; {printer.Supplier} "
+                    + $"prints at most {printer.MostScreens()}",
+                WouldWork: $"{printer.MostScreens() - (screens - colours)} colours or fewer"
+            );
+        }
+        if (p.Pieces < printer.LeastPieces)
+        {
+            yield return new(
+                "minimum",
+                VerdictKind.No,
+                $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints "
+                    + $"{printer.LeastPieces} or more of a design",
+                WouldWork: $"{printer.LeastPieces} pieces or more"
+            );
+        }
+    }
+
     private static string Made(AskInHand ask, OutsidePrinter printer)
     {
         var (screens, kept) = (
             ask.Prints.Sum(p => Screens(p, ask.Colourway)),
             ask.Prints.Sum(p => Kept(ask, p, printer))
         );
-        return $"{printer.Supplier} prints it{(printer.HasOwnBlanks() ? " on its own blanks" : "")}, {screens} "
-            + $"{(screens == 1 ? "screen" : "screens")}{(kept == 0 ? "" : kept == screens ? ", kept there" : $", {kept} kept there")}";
+        var there = kept == screens ? ", kept there" : $", {kept} kept there";
+        return $"{printer.Supplier} prints it{(printer.HasOwnBlanks() ? " on its own blanks" : "")}, {Counted(screens)}"
+            + (kept == 0 ? "" : there);
     }
+
+    private static string Counted(int screens) => $"{screens} {(screens == 1 ? "screen" : "screens")}";
 
     // what it prints on is not what was asked for
     private static IEnumerable<Reason> OnItsBlanks(AskInHand ask, OutsidePrinter printer)
@@ -226,22 +215,13 @@ public sealed class ScreenOut : IDecorationMethod
         var held = PriceBreaks.At(breaks, printed);
         var price = Figure.Input(
             "print-price",
-            $"{screens} {(screens == 1 ? "screen" : "screens")}, from {held.From}",
+            $"{Counted(screens)}, from {held.From}",
             held.Price,
             FigureUnit.Money,
             source
         );
         // its own blank is in the price of the piece once, whatever is printed on it
-        var blank =
-            index == 0 && printer.BlankOf(ask.Style.Kind) is { } own
-                ? Figure.Input(
-                    "their-blank",
-                    $"Their {GarmentNouns.For(ask.Style.Kind, 1)}",
-                    own,
-                    FigureUnit.Money,
-                    source
-                )
-                : null;
+        var blank = index == 0 ? TheirBlank(ask.Style.Kind, printer, source) : null;
         var material = Figure.Sum(
             "material",
             $"{place} print",
@@ -250,13 +230,6 @@ public sealed class ScreenOut : IDecorationMethod
         var setUp = SetUp(ask, p, place, screens, printer, source);
         // a piece goes out and comes back once, whatever is printed on it
         var sends = index == 0 && !printer.HasOwnBlanks();
-        // the blanks come here first and go on to the printer
-        var days =
-            (
-                printer.HasOwnBlanks() ? 0
-                : ask.Theirs ? 1
-                : ask.Style.LeadDays
-            ) + printer.LeadDays;
         var count = Figure.Input(
             "count",
             "Prints",
@@ -270,28 +243,15 @@ public sealed class ScreenOut : IDecorationMethod
         [
             Figure.Of("prints", "Prints", printed * held.Price, "prints × price", count, price),
             setUp,
+            .. blank is null ? [] : TheirBlanks(sized.Pieces, blank),
         ];
-        if (blank is not null)
-        {
-            bought.Add(
-                Figure.Of(
-                    "their-blanks",
-                    "Their blanks",
-                    sized.Pieces * blank.Value,
-                    "pieces × price",
-                    Figure.Input("pieces", "Pieces", sized.Pieces, FigureUnit.Count, "the ask"),
-                    blank
-                )
-            );
-        }
         var purchase = new Purchase(
             $"sent-out-{p.Id}",
             Text: $"{printed} printed, {place.ToLowerInvariant()} "
-                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} "
-                + $"{(screens == 1 ? "screen" : "screens")}: "
-                + $"{(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}",
+                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {Counted(screens)}: "
+                + (printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks"),
             printer.Supplier,
-            days,
+            Days(ask, printer),
             printed,
             "prints",
             Figure.Sum("buy", place, bought),
@@ -320,6 +280,33 @@ public sealed class ScreenOut : IDecorationMethod
         {
             BlanksSent = printer.HasOwnBlanks() ? 0 : printed,
         };
+    }
+
+    private static Figure? TheirBlank(GarmentKind kind, OutsidePrinter printer, string source) =>
+        printer.BlankOf(kind) is { } own
+            ? Figure.Input("their-blank", $"Their {GarmentNouns.For(kind, 1)}", own, FigureUnit.Money, source)
+            : null;
+
+    private static IEnumerable<Figure> TheirBlanks(int pieces, Figure blank) =>
+        [
+            Figure.Of(
+                "their-blanks",
+                "Their blanks",
+                pieces * blank.Value,
+                "pieces × price",
+                Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "the ask"),
+                blank
+            ),
+        ];
+
+    // ours come here first and go on to the printer
+    private static int Days(AskInHand ask, OutsidePrinter printer)
+    {
+        if (printer.HasOwnBlanks())
+        {
+            return printer.LeadDays;
+        }
+        return (ask.Theirs ? 1 : ask.Style.LeadDays) + printer.LeadDays;
     }
 
     private static Figure Freight(AskInHand ask, OutsidePrinter printer, string source)
@@ -362,33 +349,26 @@ public sealed class ScreenOut : IDecorationMethod
     )
     {
         var kept = Kept(ask, p, printer);
-        Figure Of(string code, int count, decimal each, string why) =>
+        var counted = screens > p.Colours ? "the ask, and a white base" : "the ask";
+        Figure Of(string code, string label, int count, decimal each, string why) =>
             Figure.Of(
                 code,
-                code == "set-up" ? $"{place} screens" : why,
+                label,
                 count * each,
                 "screens × set-up",
-                Figure.Input(
-                    "screens",
-                    "Screens",
-                    count,
-                    FigureUnit.Count,
-                    code == "kept" ? why
-                        : screens > p.Colours ? "the ask, and a white base"
-                        : "the ask"
-                ),
+                Figure.Input("screens", "Screens", count, FigureUnit.Count, why),
                 Figure.Input("each", "A screen", each, FigureUnit.Money, source)
             );
         return kept == 0
-            ? Of("set-up", screens, printer.SetUpPerScreen, "")
+            ? Of("set-up", label: $"{place} screens", screens, printer.SetUpPerScreen, counted)
             : Figure.Sum(
                 "set-up",
                 $"{place} screens",
                 [
-                    Of("kept", kept, printer.RepeatPerScreen!.Value, "Kept from the last time"),
+                    Of("kept", label: KeptSaid, kept, printer.RepeatPerScreen!.Value, KeptSaid),
                     .. kept == screens
                         ? Array.Empty<Figure>()
-                        : [Of("new", screens - kept, printer.SetUpPerScreen, "New screens")],
+                        : [Of("new", label: "New screens", screens - kept, printer.SetUpPerScreen, counted)],
                 ]
             );
     }

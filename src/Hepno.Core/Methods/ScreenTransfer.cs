@@ -63,78 +63,15 @@ public sealed class ScreenTransfer : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(list.Id, ask);
-        List<Reason> reasons = [];
-        foreach (var p in ask.Prints)
-        {
-            var place = p.At().Name;
-            var colours = ColoursCounted(p, list, ask.Colourway);
-            if (p.Own != OwnText.None)
-            {
-                reasons.Add(
-                    new(
-                        "own-text",
-                        VerdictKind.No,
-                        $"{place}: each piece has its own name, and a screen prints one design",
-                        WouldWork: "vinyl or film for the names, on a line of their own"
-                    )
-                );
-            }
-            else if (p.Gradient)
-            {
-                reasons.Add(
-                    new(
-                        "gradient",
-                        VerdictKind.No,
-                        $"{place} has gradients; screens print flat colours",
-                        WouldWork: "flat spot colours, or a film"
-                    )
-                );
-            }
-            else if (colours > list.MostColours())
-            {
-                reasons.Add(
-                    new(
-                        "colours",
-                        VerdictKind.No,
-                        $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; "
-                            + $"{list.Supplier} prints at most {list.MostColours()}",
-                        WouldWork: $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
-                    )
-                );
-            }
-            else if (list.Smallest(p.WidthIn, p.HeightIn, colours) is null)
-            {
-                var largest = list.Sheets.MaxBy(s => s.WidthIn * s.HeightIn)!;
-                reasons.Add(
-                    new(
-                        "sheet-size",
-                        VerdictKind.No,
-                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is "
-                            + $"{Shown.Size(largest.WidthIn, largest.HeightIn, f)}",
-                        WouldWork: "a smaller print, or another supplier's list"
-                    )
-                );
-            }
-        }
-        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
-        reasons.AddRange(Verdicts.Heat(ask, recipe, book, list.Product));
-        reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
-        reasons.AddRange(Verdicts.Make(ask));
-        if (
-            (ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent || ask.Style.Has(Feature.Stretch))
-            && list.Formula != ScreenFormula.Stretch
-        )
-        {
-            reasons.Add(
-                new(
-                    "stretch",
-                    VerdictKind.WithCare,
-                    $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: "
-                        + "this print may crack",
-                    WouldWork: "a stretch formula"
-                )
-            );
-        }
+        List<Reason> reasons =
+        [
+            .. ask.Prints.SelectMany(p => OnSheet(p, list, ask.Colourway, f)),
+            .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, f),
+            .. Verdicts.Heat(ask, recipe, book, list.Product),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Make(ask),
+            .. Stretches(ask.Style, list),
+        ];
         var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
@@ -150,6 +87,55 @@ public sealed class ScreenTransfer : IDecorationMethod
                     ),
                 ]
             );
+    }
+
+    private static IEnumerable<Reason> OnSheet(Placement p, ScreenTransferList list, Colourway colour, FigureFormat f)
+    {
+        var place = p.At().Name;
+        var colours = ColoursCounted(p, list, colour);
+        if (p.Own != OwnText.None)
+        {
+            yield return Verdicts.OneDesignAScreen(place);
+        }
+        else if (p.Gradient)
+        {
+            yield return Verdicts.FlatColours(place);
+        }
+        else if (colours > list.MostColours())
+        {
+            yield return new(
+                "colours",
+                VerdictKind.No,
+                $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; "
+                    + $"{list.Supplier} prints at most {list.MostColours()}",
+                WouldWork: $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
+            );
+        }
+        else if (list.Smallest(p.WidthIn, p.HeightIn, colours) is null)
+        {
+            var largest = list.Sheets.MaxBy(s => s.WidthIn * s.HeightIn)!;
+            yield return new(
+                "sheet-size",
+                VerdictKind.No,
+                $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is "
+                    + Shown.Size(largest.WidthIn, largest.HeightIn, f),
+                WouldWork: "a smaller print, or another supplier's list"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> Stretches(Style style, ScreenTransferList list)
+    {
+        var elastane = style.PercentOf(Fibre.Elastane);
+        if ((elastane > StretchyPercent || style.Has(Feature.Stretch)) && list.Formula != ScreenFormula.Stretch)
+        {
+            yield return new(
+                "stretch",
+                VerdictKind.WithCare,
+                $"{(elastane > 0 ? $"{elastane:0}% elastane" : $"{style.Name} stretches")}: this print may crack",
+                WouldWork: "a stretch formula"
+            );
+        }
     }
 
     private static DecorationPlan Decoration(
@@ -174,24 +160,16 @@ public sealed class ScreenTransfer : IDecorationMethod
         var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
         var price = Figure.Input(
             "sheet-price",
-            $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}",
+            $"{sheet.Name}, {Counted(colours)}, from {held.From}",
             held.Price,
             FigureUnit.Money,
             source
         );
-        var decorations = ask.Pieces * ask.Placements.Count;
         var material = Figure.Sum(
             "material",
             $"{place} transfer",
             price,
-            Figure.Of(
-                "freight-share",
-                "Transfer freight",
-                list.FreightPerOrder / decorations,
-                "freight ÷ decorations",
-                Figure.Input("freight", "Freight an order", list.FreightPerOrder, FigureUnit.Money, source),
-                Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")
-            )
+            FreightShare.Reckon("Transfer freight", list.FreightPerOrder, source, ask)
         );
         var setUp = Figure.Of(
             "set-up",
@@ -207,41 +185,23 @@ public sealed class ScreenTransfer : IDecorationMethod
             ),
             Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source)
         );
-        string why;
-        if (bought > need)
-        {
-            why = $"{need} are needed; {bought} cost less in all";
-        }
-        else if (need == list.LeastSheets)
-        {
-            why = $"{list.Supplier} prints no fewer";
-        }
-        else
-        {
-            why = spares;
-        }
-
+        var sheets = Figure.Of(
+            "sheets",
+            "Sheets",
+            bought * held.Price,
+            "sheets × price",
+            Figure.Input("count", "Sheets", bought, FigureUnit.Count, WhySheets(bought, need, spares, list)),
+            price
+        );
         var purchase = new Purchase(
             $"screen-{p.Id}",
             Text: $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "
-                + $"{colours} {(colours == 1 ? "colour" : "colours")}",
+                + Counted(colours),
             list.Supplier,
             list.LeadDays,
             bought,
             "sheets",
-            Figure.Sum(
-                "buy",
-                place,
-                Figure.Of(
-                    "sheets",
-                    "Sheets",
-                    bought * held.Price,
-                    "sheets × price",
-                    Figure.Input("count", "Sheets", bought, FigureUnit.Count, why),
-                    price
-                ),
-                setUp
-            ),
+            Figure.Sum("buy", place, sheets, setUp),
             null,
             new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks)
         );
@@ -258,5 +218,16 @@ public sealed class ScreenTransfer : IDecorationMethod
             Prepare: "",
             BenchId: default
         );
+    }
+
+    private static string Counted(int colours) => $"{colours} {(colours == 1 ? "colour" : "colours")}";
+
+    private static string WhySheets(int bought, int need, string spares, ScreenTransferList list)
+    {
+        if (bought > need)
+        {
+            return $"{need} are needed; {bought} cost less in all";
+        }
+        return need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : spares;
     }
 }

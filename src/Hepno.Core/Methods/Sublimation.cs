@@ -276,49 +276,14 @@ public sealed class Sublimation : IDecorationMethod
         ShopBook book
     )
     {
-        var (n, f) = (book.Numbers, book.Numbers.Format);
-        var p = sized.Print;
-        var place = p.At().Name;
+        var (n, p) = (book.Numbers, sized.Print);
         var failure = SpoilageChance.Reckon(Key, Assumed(ask), ask, book);
         var (steps, copies) = (n.Floor.Standards(), Copies(ask));
         var (attempts, why) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
         var prints = attempts * copies;
         var grid = Grid(p, printer)!;
         var one = Print(p, printer, grid, prints, n.Rates.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
-        Figure Pair(Figure print) =>
-            copies == 1
-                ? print
-                : Figure.Of(
-                    "material",
-                    print.Label,
-                    print.Value * copies,
-                    "a print × prints a pair",
-                    print with
-                    {
-                        Code = "one",
-                    },
-                    Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock")
-                );
-        var purchase = new Purchase(
-            $"dye-paper-{p.Id}",
-            Text: $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} "
-                + $"{Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet",
-            "",
-            0,
-            grid.Sheets(prints),
-            "sheets",
-            Figure.Of(
-                "own-prints",
-                $"{place} dye prints",
-                one.Value * prints,
-                "one print × prints",
-                one,
-                Figure.Input("prints", "Prints", prints, FigureUnit.Count, copies == 1 ? why : $"two a pair: {why}")
-            ),
-            null,
-            null,
-            grid
-        );
+        var purchase = Paper(p, grid, one, prints, copies == 1 ? why : $"two a pair: {why}", n.Format);
         var rethread = index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind);
         List<WorkStep> atPress =
         [
@@ -332,7 +297,7 @@ public sealed class Sublimation : IDecorationMethod
         }
         return new(
             p,
-            Pair(one),
+            Pair(one, copies),
             attempts,
             failure,
             recipe,
@@ -350,8 +315,48 @@ public sealed class Sublimation : IDecorationMethod
             BenchId: default
         )
         {
-            OneMore = Pair(DecorationPlan.Bare(one)),
+            OneMore = Pair(DecorationPlan.Bare(one), copies),
             Machine = new(printer.Id, printer.Name),
         };
+    }
+
+    private static Figure Pair(Figure print, int copies) =>
+        copies == 1
+            ? print
+            : Figure.Of(
+                "material",
+                print.Label,
+                print.Value * copies,
+                "a print × prints a pair",
+                print with
+                {
+                    Code = "one",
+                },
+                Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock")
+            );
+
+    private static Purchase Paper(Placement p, SheetGrid grid, Figure one, int prints, string why, FigureFormat f)
+    {
+        var (place, sheets) = (p.At().Name, grid.Sheets(prints));
+        return new(
+            $"dye-paper-{p.Id}",
+            Text: $"{sheets} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, "
+                + $"{grid.PerSheet} on a sheet",
+            "",
+            0,
+            sheets,
+            "sheets",
+            Figure.Of(
+                "own-prints",
+                $"{place} dye prints",
+                one.Value * prints,
+                "one print × prints",
+                one,
+                Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)
+            ),
+            null,
+            null,
+            grid
+        );
     }
 }

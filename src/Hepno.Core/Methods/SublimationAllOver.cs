@@ -142,87 +142,25 @@ public sealed class SublimationAllOver : IDecorationMethod
         ShopBook book
     )
     {
-        var (n, steps, source) = (book.Numbers, book.Numbers.Floor.Standards(), $"Floor: {printer.Name}");
-        var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
+        var (steps, failure) = (book.Numbers.Floor.Standards(), SpoilageChance.Reckon(Key, FailurePrior, ask, book));
         var (prints, why) = DecorationPlan.Needed(
             new(p with { BySize = false }, ask.Sizes),
             SpareChance.In(book, failure)
         );
         var (width, height) = Largest(ask);
-        var painted = width * height * p.CoveragePercent / 100 * Sides;
-        int sheets = tiles.Sheets() * Sides,
-            presses = positions.Sheets() * Sides;
-        var paper = Figure.Input(
-            "sheets",
-            "Sheets of both sides",
-            sheets,
-            FigureUnit.Count,
-            $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size"
-        );
+        var print = StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute);
         var material = Figure.Sum(
             "material",
             "All-over dye print",
-            Sublimation.Ink(
-                printer,
-                Figure.Input(
-                    "painted",
-                    "Painted, both sides",
-                    painted,
-                    FigureUnit.SquareInches,
-                    "the flat garment with its bleed × coverage"
-                )
-            ),
-            Figure.Of(
-                "paper",
-                "Paper",
-                sheets * printer.SheetPrice,
-                "sheets × price",
-                paper,
-                Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source)
-            ),
-            Figure.Of(
-                "tape",
-                "Tape",
-                Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn),
-                "tape of a sheet × sheets × price",
-                Figure.Input(
-                    "length",
-                    "Tape of a sheet",
-                    printer.TapeInPerPrint,
-                    FigureUnit.Inches,
-                    $"{source}; never used twice"
-                ),
-                paper,
-                Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)
-            ),
-            Figure.Of(
-                "protection",
-                "Protection paper",
-                2 * presses * printer.ProtectionPrice,
-                "above and below × presses × price",
-                Figure.Input(
-                    "presses",
-                    "Presses of both sides",
-                    presses,
-                    FigureUnit.Count,
-                    $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"
-                ),
-                Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)
-            ),
-            MachineTime.Reckon(
-                printer.Equipment,
-                StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds,
-                n.Rates.TariffPerKwh,
-                source,
-                book.TendingOf(printer.Id, printer.Equipment)
-            )
+            [.. Materials(ask, p, printer, tiles, positions), Hour(printer, print.Seconds, book)]
         );
+        var sheets = tiles.Sheets() * Sides * prints;
         var purchase = new Purchase(
             $"dye-tiles-{p.Id}",
-            Text: $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}",
+            Text: $"{sheets} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}",
             "",
             0,
-            sheets * prints,
+            sheets,
             "sheets",
             Figure.Of(
                 "own-prints",
@@ -243,7 +181,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             failure,
             recipe,
             steps.AllOver(recipe, Sides, positions.Sheets(), ask.Style.Kind),
-            [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)],
+            [print, steps.Joined(tiles.Seams * Sides)],
             [purchase],
             Prepare: "Print the sheets and join them",
             SetUp: null,
@@ -254,4 +192,85 @@ public sealed class SublimationAllOver : IDecorationMethod
             Machine = new(printer.Id, printer.Name),
         };
     }
+
+    private static Figure Hour(DyePrinter printer, double seconds, ShopBook book) =>
+        MachineTime.Reckon(
+            printer.Equipment,
+            seconds,
+            book.Numbers.Rates.TariffPerKwh,
+            Source(printer),
+            book.TendingOf(printer.Id, printer.Equipment)
+        );
+
+    private static IEnumerable<Figure> Materials(
+        AskInHand ask,
+        Placement p,
+        DyePrinter printer,
+        Tiles tiles,
+        Tiles positions
+    )
+    {
+        var (width, height) = Largest(ask);
+        int sheets = tiles.Sheets() * Sides,
+            presses = positions.Sheets() * Sides;
+        var paper = Figure.Input(
+            "sheets",
+            "Sheets of both sides",
+            sheets,
+            FigureUnit.Count,
+            $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size"
+        );
+        return
+        [
+            Sublimation.Ink(
+                printer,
+                Figure.Input(
+                    "painted",
+                    "Painted, both sides",
+                    width * height * p.CoveragePercent / 100 * Sides,
+                    FigureUnit.SquareInches,
+                    "the flat garment with its bleed × coverage"
+                )
+            ),
+            Figure.Of(
+                "paper",
+                "Paper",
+                sheets * printer.SheetPrice,
+                "sheets × price",
+                paper,
+                Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, Source(printer))
+            ),
+            Figure.Of(
+                "tape",
+                "Tape",
+                Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn),
+                "tape of a sheet × sheets × price",
+                Figure.Input(
+                    "length",
+                    "Tape of a sheet",
+                    printer.TapeInPerPrint,
+                    FigureUnit.Inches,
+                    $"{Source(printer)}; never used twice"
+                ),
+                paper,
+                Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, Source(printer))
+            ),
+            Figure.Of(
+                "protection",
+                "Protection paper",
+                2 * presses * printer.ProtectionPrice,
+                "above and below × presses × price",
+                Figure.Input(
+                    "presses",
+                    "Presses of both sides",
+                    presses,
+                    FigureUnit.Count,
+                    $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"
+                ),
+                Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, Source(printer))
+            ),
+        ];
+    }
+
+    private static string Source(DyePrinter printer) => $"Floor: {printer.Name}";
 }

@@ -36,64 +36,7 @@ public sealed class SublimationCutSew : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
-        List<Reason> reasons = [];
-        if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
-        {
-            reasons.Add(
-                new(
-                    "not-all-over",
-                    VerdictKind.No,
-                    $"{part.At().Name} is a part of the garment: nothing is sewn anew for it",
-                    WouldWork: "all over as the place, or a print on that part alone"
-                )
-            );
-        }
-        else if (SewingPattern.For(ask.Style.Kind, ask.Sizes[0].Size) is null)
-        {
-            reasons.Add(
-                new(
-                    "no-pattern",
-                    VerdictKind.No,
-                    $"no pattern for {GarmentNouns.For(ask.Style.Kind, 2)}",
-                    WouldWork: $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all "
-                        + "over on a bought blank"
-                )
-            );
-        }
-        if (ask.Theirs)
-        {
-            reasons.Add(
-                new(
-                    "theirs-sewn",
-                    VerdictKind.No,
-                    "their own garments; these are sewn anew",
-                    WouldWork: "a method that prints on what they bring"
-                )
-            );
-        }
-        reasons.AddRange(Verdicts.OnePrint(ask));
-        if (book.Calenders.Count == 0)
-        {
-            reasons.Add(
-                new(
-                    "no-calender",
-                    VerdictKind.No,
-                    "no calender on the Floor",
-                    WouldWork: "a calender and its roll printer, added on the Floor"
-                )
-            );
-        }
-        if (book.Cloths.Count == 0)
-        {
-            reasons.Add(
-                new(
-                    "no-cloth",
-                    VerdictKind.No,
-                    "no cloth by the roll on the Shelf",
-                    WouldWork: "white polyester cloth, entered on the Shelf"
-                )
-            );
-        }
+        List<Reason> reasons = [.. OnPattern(ask), .. NotTheirs(ask), .. Verdicts.OnePrint(ask), .. Missing(book)];
         if (reasons.Count > 0)
         {
             return MethodAnswer.No(reasons);
@@ -125,6 +68,64 @@ public sealed class SublimationCutSew : IDecorationMethod
                 .Sizes.Where(s => s.Pieces > 0)
                 .Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), chance).Count }),
         ];
+
+    private static IEnumerable<Reason> OnPattern(AskInHand ask)
+    {
+        if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
+        {
+            yield return new(
+                "not-all-over",
+                VerdictKind.No,
+                $"{part.At().Name} is a part of the garment: nothing is sewn anew for it",
+                WouldWork: "all over as the place, or a print on that part alone"
+            );
+        }
+        else if (SewingPattern.For(ask.Style.Kind, ask.Sizes[0].Size) is null)
+        {
+            yield return new(
+                "no-pattern",
+                VerdictKind.No,
+                $"no pattern for {GarmentNouns.For(ask.Style.Kind, 2)}",
+                WouldWork: $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all "
+                    + "over on a bought blank"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> NotTheirs(AskInHand ask)
+    {
+        if (ask.Theirs)
+        {
+            yield return new(
+                "theirs-sewn",
+                VerdictKind.No,
+                "their own garments; these are sewn anew",
+                WouldWork: "a method that prints on what they bring"
+            );
+        }
+    }
+
+    private static IEnumerable<Reason> Missing(ShopBook book)
+    {
+        if (book.Calenders.Count == 0)
+        {
+            yield return new(
+                "no-calender",
+                VerdictKind.No,
+                "no calender on the Floor",
+                WouldWork: "a calender and its roll printer, added on the Floor"
+            );
+        }
+        if (book.Cloths.Count == 0)
+        {
+            yield return new(
+                "no-cloth",
+                VerdictKind.No,
+                "no cloth by the roll on the Shelf",
+                WouldWork: "white polyester cloth, entered on the Shelf"
+            );
+        }
+    }
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, Calender calender, RollCloth cloth)
     {
@@ -194,8 +195,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, n, steps, f) = (ask.Placements[0], book.Numbers, book.Numbers.Floor.Standards(), book.Numbers.Format);
-        var (floor, shelf) = ($"Floor: {calender.Name}", $"Shelf: {cloth.Product}");
+        var (p, steps) = (ask.Placements[0], book.Numbers.Floor.Standards());
         var made = SizeRun.Total(garments);
         var sewn = Figure.Input(
             "garments",
@@ -204,26 +204,16 @@ public sealed class SublimationCutSew : IDecorationMethod
             FigureUnit.Count,
             string.Join(", ", garments.Select(g => $"{g.Size} {g.Pieces}"))
         );
-        Figure Share(string code, string label, double lengthIn, string how, decimal perFoot, string source) =>
-            Figure.Of(
-                code,
-                label,
-                Money.Times(lengthIn / 12, perFoot) / made,
-                "length × price ÷ garments",
-                Figure.Input("length", how, lengthIn, FigureUnit.Inches, source),
-                Figure.Input("price", "A foot", perFoot, FigureUnit.Money, source),
-                sewn
-            );
-        var billed = cloth.Billed(markers.FabricIn);
-        var painted = markers.PartsIn2 * p.CoveragePercent / 100 / made;
-        var fabric = Share(
+        var shelf = $"Shelf: {cloth.Product}";
+        var fabric = ByLength(
             "cloth",
-            "Cloth",
-            billed,
-            $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole "
+            label: "Cloth",
+            cloth.Billed(markers.FabricIn),
+            how: $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole "
                 + $"{cloth.StepIn:0.#} in",
             cloth.PricePerFoot,
-            shelf
+            source: shelf,
+            sewn
         );
         var freight = Figure.Of(
             "cloth-freight",
@@ -233,21 +223,83 @@ public sealed class SublimationCutSew : IDecorationMethod
             Figure.Input("freight", "Freight an order", cloth.FreightPerOrder, FigureUnit.Money, shelf),
             sewn
         );
+        var cut = Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format);
+        return new DecorationPlan(
+            p,
+            Figure.Sum("material", "Dyed cloth, cut out", [fabric, freight, .. Dyed(p, calender, markers, sewn, book)]),
+            made,
+            failure,
+            Recipe.NoHeat(
+                calender.Id,
+                side: "sewn right sides together",
+                "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."
+            ),
+            [steps.Sewn],
+            [
+                StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute),
+                StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60),
+                steps.CutOut(markers.OutlineIn / made),
+            ],
+            [Cloth(ask, cloth, markers, fabric, freight, sewn)],
+            Prepare: $"Print mirrored, calender and cut {cut} of cloth",
+            BenchId: ShopBook.SewingTable.Id,
+            BringsBlank: true,
+            SetUp: null
+        )
+        {
+            Machine = new(calender.Id, calender.Name),
+        };
+    }
+
+    private static Figure ByLength(
+        string code,
+        string label,
+        double lengthIn,
+        string how,
+        decimal perFoot,
+        string source,
+        Figure sewn
+    ) =>
+        Figure.Of(
+            code,
+            label,
+            Money.Times(lengthIn / 12, perFoot) / (int)sewn.Value,
+            "length × price ÷ garments",
+            Figure.Input("length", how, lengthIn, FigureUnit.Inches, source),
+            Figure.Input("price", "A foot", perFoot, FigureUnit.Money, source),
+            sewn
+        );
+
+    // what is printed, calendered and sewn on, of one garment
+    private static IEnumerable<Figure> Dyed(
+        Placement p,
+        Calender calender,
+        RunMarkers markers,
+        Figure sewn,
+        ShopBook book
+    )
+    {
+        var (floor, made) = ($"Floor: {calender.Name}", (int)sewn.Value);
         // drum and printer are one hour: the printer runs ahead, both are busy for the garment
         var seconds =
             StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute).Seconds
             + (markers.FabricIn / made / calender.InPerMinute * 60);
-        var material = Figure.Sum(
-            "material",
-            "Dyed cloth, cut out",
-            fabric,
-            freight,
-            Share("paper", "Paper", markers.PaperIn, "Markers on the paper", calender.PaperPricePerFoot, floor),
+        return
+        [
+            ByLength(
+                "paper",
+                label: "Paper",
+                markers.PaperIn,
+                how: "Markers on the paper",
+                calender.PaperPricePerFoot,
+                source: floor,
+                sewn
+            ),
             Sublimation.Ink(
                 Figure.Input(
                     "painted",
                     "Painted, a garment",
-                    painted,
+                    markers.PartsIn2 * p.CoveragePercent / 100 / made,
                     FigureUnit.SquareInches,
                     "boxes of its parts × coverage"
                 ),
@@ -259,19 +311,31 @@ public sealed class SublimationCutSew : IDecorationMethod
             MachineTime.Reckon(
                 calender.Equipment,
                 seconds,
-                n.Rates.TariffPerKwh,
+                book.Numbers.Rates.TariffPerKwh,
                 floor,
                 book.TendingOf(calender.Id, calender.Equipment),
                 "drum and printer",
                 how: "in² ÷ speed + in ÷ speed"
-            )
-        );
-        var purchase = new Purchase(
-            $"cloth-{p.Id}",
+            ),
+        ];
+    }
+
+    private static Purchase Cloth(
+        AskInHand ask,
+        RollCloth cloth,
+        RunMarkers markers,
+        Figure fabric,
+        Figure freight,
+        Figure sewn
+    )
+    {
+        var made = (int)sewn.Value;
+        return new(
+            $"cloth-{ask.Placements[0].Id}",
             Text: $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.For(ask.Style.Kind, made)}",
             cloth.Supplier,
             cloth.LeadDays,
-            billed,
+            cloth.Billed(markers.FabricIn),
             "in",
             Figure.Of(
                 "buy",
@@ -286,30 +350,5 @@ public sealed class SublimationCutSew : IDecorationMethod
             null,
             Markers: markers
         );
-        return new DecorationPlan(
-            p,
-            material,
-            made,
-            failure,
-            Recipe.NoHeat(
-                calender.Id,
-                side: "sewn right sides together",
-                "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."
-            ),
-            [steps.Sewn],
-            [
-                StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute),
-                StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60),
-                steps.CutOut(markers.OutlineIn / made),
-            ],
-            [purchase],
-            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth",
-            BenchId: ShopBook.SewingTable.Id,
-            BringsBlank: true,
-            SetUp: null
-        )
-        {
-            Machine = new(calender.Id, calender.Name),
-        };
     }
 }

@@ -121,6 +121,24 @@ internal static class Verdicts
                 WouldWork: "a smaller print, or another method"
             ));
 
+    /// <summary>A screen prints one design: no names.</summary>
+    public static Reason OneDesignAScreen(string place) =>
+        new(
+            "own-text",
+            VerdictKind.No,
+            $"{place}: each piece has its own name, and a screen prints one design",
+            WouldWork: "vinyl or film for the names, on a line of their own"
+        );
+
+    /// <summary>Screens print flat colours: no gradients.</summary>
+    public static Reason FlatColours(string place) =>
+        new(
+            "gradient",
+            VerdictKind.No,
+            $"{place} has gradients; screens print flat colours",
+            WouldWork: "flat spot colours, or a film"
+        );
+
     /// <summary>A whole garment is one print: none of it is each piece's own.</summary>
     public static IEnumerable<Reason> OnePrint(AskInHand ask)
     {

@@ -83,37 +83,16 @@ public static class FloorHelp
         }
         if (job.Presses.Any(p => !p.LoadsBeside))
         {
-            yield return (
-                "second-lower",
-                "a second lower platen",
-                "",
-                job with
-                {
-                    Presses = [.. job.Presses.Select(p => p with { LoadsBeside = true })],
-                }
-            );
+            var beside = job with { Presses = [.. job.Presses.Select(p => p with { LoadsBeside = true })] };
+            yield return ("second-lower", "a second lower platen", "", beside);
         }
         if (job.Presses.Any(p => !p.OpensItself))
         {
-            yield return (
-                "auto-open",
-                "a press that opens itself",
-                "",
-                job with
-                {
-                    Presses = [.. job.Presses.Select(p => p with { OpensItself = true })],
-                }
-            );
+            var itself = job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = true })] };
+            yield return ("auto-open", "a press that opens itself", "", itself);
         }
-        yield return (
-            "press",
-            "another press like it",
-            "",
-            job with
-            {
-                Presses = [.. job.Presses, job.Presses[0] with { Name = "another" }],
-            }
-        );
+        var another = job with { Presses = [.. job.Presses, job.Presses[0] with { Name = "another" }] };
+        yield return ("press", "another press like it", "", another);
         yield return ("hands", "somebody beside you", "", job with { Operators = job.Operators + 1 });
         if (job.Chain.Any(s => s.Code == "second-press"))
         {
@@ -135,29 +114,14 @@ public static class FloorHelp
                 "",
                 job with
                 {
-                    Passes =
-                    [
-                        .. job.Passes.Select(p =>
-                            p with
-                            {
-                                Steps =
-                                [
-                                    .. p.Steps.Select(s =>
-                                        s.Code == "cool" && s.Seconds > OnColdPlate
-                                            ? s with
-                                            {
-                                                Seconds = OnColdPlate,
-                                            }
-                                            : s
-                                    ),
-                                ],
-                            }
-                        ),
-                    ],
+                    Passes = [.. job.Passes.Select(p => p with { Steps = [.. p.Steps.Select(Cooled)] })],
                 }
             );
         }
     }
+
+    private static WorkStep Cooled(WorkStep step) =>
+        step.Code == "cool" && step.Seconds > OnColdPlate ? step with { Seconds = OnColdPlate } : step;
 
     private static IReadOnlyList<WorkStep> WithoutSecond(IReadOnlyList<WorkStep> steps)
     {

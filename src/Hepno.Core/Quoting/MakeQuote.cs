@@ -60,7 +60,7 @@ public static class MakeQuote
                 x.Line.Style!,
                 x.Line.Colourway!,
                 x.Band,
-                Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations, book),
+                LineWork.PressingSeconds(x.Line.InHand!, x.Band.Decorations, book),
                 Goods(x.Band, x.Line.Asked.Pieces, digits)
             ))
             .ToList();

@@ -110,7 +110,7 @@ public static class ShopFloor
         {
             return floor;
         }
-        var work = Comparer.WorkOf(
+        var work = LineWork.Of(
             c.Order.Id,
             line.Asked.Id,
             c.CodeOf(line.Asked.Id),
@@ -156,7 +156,7 @@ public static class ShopFloor
                         [.. line.Band.Decorations.SelectMany(d => d.Purchases)],
                         line.Band.Decorations.Any(d => d.BringsBlank)
                     );
-            var work = Comparer.WorkOf(
+            var work = LineWork.Of(
                 c.Order.Id,
                 line.LineId,
                 c.CodeOf(line.LineId),

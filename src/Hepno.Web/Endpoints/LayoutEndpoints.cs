@@ -137,8 +137,8 @@ internal static class LayoutEndpoints
             )),
         ];
         RefusedException.IfAny(
-            GangNest
-                .Problems(ground, [.. designs.Select(d => d.Design)])
+            GangProblems
+                .Of(ground, [.. designs.Select(d => d.Design)])
                 .Concat(Breaks(b.SheetPrices))
                 .Concat(
                     b.SetUp < 0 || b.Ink < 0
@@ -205,7 +205,7 @@ internal static class LayoutEndpoints
                 d.Group.Trim()
             )),
         ];
-        RefusedException.IfAny(GangNest.Problems(ground, designs, GangNest.MostInAll).Concat(Prices(b)));
+        RefusedException.IfAny(GangProblems.Of(ground, designs, GangNest.MostInAll).Concat(Prices(b)));
         var copies = designs.Sum(d => d.Copies);
         var steps = b.Steps ?? GangNest.UsualSteps(copies);
         RefusedException.IfAny(Budget(steps, Math.Min(copies, GangNest.MostCopies)));
@@ -279,9 +279,9 @@ internal static class LayoutEndpoints
             .. b.Parts.Select(p => new GangDesign(p.Name.Trim(), p.WidthIn, p.HeightIn, p.Count, false)),
         ];
         RefusedException.IfAny(
-            GangNest
-                .Problems(new(b.FabricWidthIn, null, b.GapIn, 0), designs)
-                .Concat(GangNest.Problems(new(b.PaperWidthIn, null, b.GapIn, 0), designs))
+            GangProblems
+                .Of(new(b.FabricWidthIn, null, b.GapIn, 0), designs)
+                .Concat(GangProblems.Of(new(b.PaperWidthIn, null, b.GapIn, 0), designs))
                 .DistinctBy(p => p.Sentence)
                 .Concat(Budget(b.Steps, designs.Sum(d => d.Copies)))
         );
@@ -319,7 +319,7 @@ internal static class LayoutEndpoints
         ];
         RefusedException.IfAny(sheet.Problems());
         RefusedException.IfAny(
-            GangNest.Problems(sheet.Inside(), designs).Concat(Budget(b.Steps, designs.Sum(d => d.Copies)))
+            GangProblems.Of(sheet.Inside(), designs).Concat(Budget(b.Steps, designs.Sum(d => d.Copies)))
         );
         return sheet.Lay(designs, b.Seed, b.Steps);
     }

@@ -105,7 +105,7 @@ internal static class FilmOffers
             .. l.Layout.Designs.Select(d => d with { Cover = 1 }),
             .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId.Text, Cover = 1 }),
         ];
-        return GangNest.Problems(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any()
+        return GangProblems.Of(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any()
             ? null
             : LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, seed: 1, null, designs);
     }

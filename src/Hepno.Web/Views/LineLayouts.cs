@@ -142,7 +142,7 @@ internal static class LineLayouts
     {
         designs ??= [.. prints.Select(p => p.Design)];
         List<GangDesign> laid = [.. designs.Select(d => d.Laid())];
-        RefusedException.IfAny(GangNest.Problems(on.Ground, laid, GangNest.MostInAll));
+        RefusedException.IfAny(GangProblems.Of(on.Ground, laid, GangNest.MostInAll));
         var found = GangNest.Lay(on.Ground, laid, seed, steps, go);
         RefusedException.IfAny(found.LeftOut);
         return new(lineId, film.Id, On: on.Key, designs, Copies(found.Placed), seed, found.Steps);
