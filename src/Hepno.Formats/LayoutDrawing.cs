@@ -21,22 +21,7 @@ public sealed record DrawnBox(string Key, double X, double Y, double WidthIn, do
 public static class LayoutDrawing
 {
     private const int MostBytes = 20_000_000;
-    private const int Deepest = 50;
-    private const int MostParts = 100_000;
-    private const int MostBoxes = 5_000;
     private const double SameIn = 0.02;
-
-    // drawn only where something uses them, or not at all
-    private static readonly HashSet<string> Hidden =
-    [
-        "defs",
-        "symbol",
-        "clipPath",
-        "mask",
-        "pattern",
-        "marker",
-        "metadata",
-    ];
 
     /// <summary>Its boxes.</summary>
     /// <exception cref="NotATableException">It is no drawing, does not say how large it is, or a box lies
@@ -56,13 +41,9 @@ public static class LayoutDrawing
             );
         }
         var scale = width / view.Width;
-        var ids = root.Descendants()
-            .Where(e => e.Attribute("id") is not null)
-            .GroupBy(e => (string)e.Attribute("id")!)
-            .ToDictionary(g => g.Key, g => g.First());
-        List<(DrawnBox Box, bool IsNamed)> all = [];
-        var looked = 0;
-        Collect(root.Elements(), new(scale, 0, 0, scale, -view.Left * scale, -view.Top * scale), null, 0);
+        var found = new DrawnBoxes(root);
+        found.Collect(root.Elements(), new(scale, 0, 0, scale, -view.Left * scale, -view.Top * scale), null, 0);
+        var all = found.All;
         var named = all.Where(b => b.IsNamed).Select(b => b.Box).ToList();
         return Once(
             named.Count > 0
@@ -75,82 +56,6 @@ public static class LayoutDrawing
                         ),
                 ]
         );
-
-        void Collect(IEnumerable<XElement> elements, SvgTransform outer, (string Key, bool IsNamed)? of, int depth)
-        {
-            foreach (var e in elements)
-            {
-                // what uses itself never ends
-                if (depth > Deepest || ++looked > MostParts || all.Count > MostBoxes)
-                {
-                    throw new NotATableException(
-                        $"The drawing is nested deeper than {Deepest} groups, or has more than {MostBoxes} boxes "
-                            + $"or {MostParts} parts."
-                    );
-                }
-                var name = e.Name.LocalName;
-                if (Hidden.Contains(name))
-                {
-                    continue;
-                }
-                var design = (string?)e.Attribute("data-design");
-                (string Key, bool IsNamed)? key;
-                if (design is not null)
-                {
-                    key = (design, true);
-                }
-                else if (of is { IsNamed: true })
-                {
-                    key = of;
-                }
-                else if (e.Attribute("id") is { } id)
-                {
-                    key = (id.Value, false);
-                }
-                else
-                {
-                    key = of;
-                }
-
-                var at = outer.After(SvgTransform.Of((string?)e.Attribute("transform")));
-                if (name is "rect" or "image")
-                {
-                    all.Add((Box(e, at, key?.Key ?? ""), key?.IsNamed == true));
-                }
-                else if (
-                    name == "use"
-                    && ids.TryGetValue(
-                        (e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value ?? "").TrimStart('#'),
-                        out var used
-                    )
-                )
-                {
-                    Collect(
-                        used.Name.LocalName == "symbol" ? used.Elements() : [used],
-                        at.After(SvgTransform.By(Number(e, "x"), Number(e, "y"))),
-                        key,
-                        depth + 1
-                    );
-                }
-                else
-                {
-                    Collect(e.Elements(), at, key, depth + 1);
-                }
-            }
-        }
-    }
-
-    private static DrawnBox Box(XElement e, SvgTransform at, string key)
-    {
-        if (!at.KeepsBoxes)
-        {
-            throw new NotATableException(
-                $"\"{(key.Length > 0 ? key : e.Name.LocalName)}\" lies askew: prints are laid straight or turned "
-                    + "by a quarter."
-            );
-        }
-        var (x, y, w, h) = at.Box(Number(e, "x"), Number(e, "y"), Number(e, "width"), Number(e, "height"));
-        return new(key, x, y, w, h, at.IsQuarter != ((string?)e.Attribute("data-turned") == "yes"));
     }
 
     // a picture and the frame round it are one; the frame, drawn over it, is what is cut
@@ -202,32 +107,7 @@ public static class LayoutDrawing
         }
     }
 
-    // in the drawing's own units; with a unit a pixel is one of them, ninety-six an inch
-    private static double Number(XElement e, string name)
-    {
-        var text = ((string?)e.Attribute(name) ?? "0").Trim();
-        double value;
-        if (Inches(text) is { } inches)
-        {
-            value = inches * 96;
-        }
-        else if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var plain))
-        {
-            value = plain;
-        }
-        else
-        {
-            value = double.NaN;
-        }
-
-        return double.IsFinite(value)
-            ? value
-            : throw new NotATableException(
-                $"A {(e.Name.LocalName == "image" ? "picture" : "rectangle")}'s {name} is \"{text}\", not a number."
-            );
-    }
-
-    private static double? Inches(string? text)
+    internal static double? Inches(string? text)
     {
         var unit = new[]
         {

@@ -36,7 +36,7 @@ public static class FreeHands
                 continue;
             }
             var (from, to) = (open.Open > floor.Now ? open.Open : floor.Now, open.Close < until ? open.Close : until);
-            hours += PressPlanner.Free(person.On(day), busy, (from, to)).Sum(f => f.To.MinutesSince(f.From) / 60);
+            hours += SlotSearch.Free(person.On(day), busy, (from, to)).Sum(f => f.To.MinutesSince(f.From) / 60);
         }
         return hours;
     }

@@ -70,6 +70,14 @@ public sealed record PressPart(
 {
     /// <summary>From when its hands are bound.</summary>
     internal LocalDateTime BusyFrom() => SetUpFrom ?? Start;
+
+    /// <summary>The same with what makes its press ready; what has begun is set up already.</summary>
+    internal PressPart MadeReady(SetUp setUp, bool begun) =>
+        this with
+        {
+            HeatFrom = Start.PlusMinutes(-setUp.HeatMinutes),
+            SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : Start.PlusMinutes(-setUp.HandsMinutes),
+        };
 }
 
 /// <summary>Where the owner moved a batch to.</summary>
@@ -144,9 +152,6 @@ public sealed record FloorPlan(
 /// first (docs/trade 11).</summary>
 public static class PressPlanner
 {
-    private const int LeastPart = 10;
-    private const double LeastPartMinutes = 60;
-    private const int HorizonDays = 120;
     private const double HalfHour = 30;
 
     /// <summary>Places all work: what has begun stays where it began, what the owner moved comes next, the rest by due
@@ -209,24 +214,15 @@ public static class PressPlanner
                                     .OrderByDescending(q => q.End)
                                     .Select(q => q.Work)
                                     .FirstOrDefault();
-                                return Ready(
-                                    part,
+                                return part.MadeReady(
                                     SetUp.Between(press, before, p.Work, floor.Times),
-                                    p.Work.StartedAt is not null
+                                    begun: p.Work.StartedAt is not null
                                 );
                             }),
                         ],
                     }
             ),
         ];
-
-    // what has begun is set up already
-    private static PressPart Ready(PressPart part, SetUp setUp, bool begun) =>
-        part with
-        {
-            HeatFrom = part.Start.PlusMinutes(-setUp.HeatMinutes),
-            SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.PlusMinutes(-setUp.HandsMinutes),
-        };
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
@@ -235,7 +231,7 @@ public static class PressPlanner
         able = able.Any(p => !p.HeldByHand()) ? able.Where(p => !p.HeldByHand()).ToList() : able;
         var wanted = able.Where(p => p.Id == work.Moved?.PressId).ToList();
         var slots = (wanted.Count > 0 ? wanted : able)
-            .SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: Slots(work, p, h, floor)!)))
+            .SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: SlotSearch.Find(work, p, h, floor)!)))
             .Where(c => c.Parts is not null)
             .ToList();
         if (slots.Count == 0)
@@ -247,7 +243,7 @@ public static class PressPlanner
                 WallClock.Never,
                 WallClock.Never,
                 0,
-                able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days"
+                able.Count == 0 ? "no press can take it" : $"no room on the press in {SlotSearch.HorizonDays} days"
             );
         }
         var best = slots.MinBy(c => c.Parts[^1].End);
@@ -284,141 +280,10 @@ public static class PressPlanner
         return hours.Next(midnight.PlusMinutes(Math.Ceiling(at.MinutesSince(midnight) / HalfHour) * HalfHour));
     }
 
-    private static List<PressPart>? Slots(PressWork work, Press press, Person person, FloorPlan floor)
-    {
-        var each = SetUp.MinutesPerPiece(press, work, floor.Times);
-        if (work.StartedAt is { } started)
-        {
-            return
-            [
-                new(
-                    started.PlusMinutes(-press.HeatMinutes(null, work.TemperatureF)),
-                    started,
-                    floor.Hours.Add(started, work.Pieces * each),
-                    work.Pieces,
-                    person.Id
-                ),
-            ];
-        }
-        var all = floor
-            .Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work)))
-            .OrderBy(b => b.part.Start)
-            .ToList();
-        var parts = new List<PressPart>();
-        var left = work.Pieces;
-        var from = LocalDateTime.Max(LocalDateTime.Max(work.ReadyAt, floor.Now), work.Moved?.From ?? floor.Now);
-        for (var d = 0; d < HorizonDays && left > 0; d++)
-        {
-            var day = from.Date.PlusDays(d);
-            if (floor.Hours.On(day) is not { } hours)
-            {
-                continue;
-            }
-            var free = Free(
-                person.On(day),
-                [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.BusyFrom(), b.part.End))],
-                hours
-            );
-            var today = all.Where(b => b.PressId == press.Id && b.part.End > hours.Open && b.part.Start < hours.Close)
-                .ToList();
-            for (var gap = 0; gap <= today.Count && left > 0; gap++)
-            {
-                var before = gap == 0 ? ((PressPart part, PressId, PressWork Work)?)null : today[gap - 1];
-                var after = gap == today.Count ? ((PressPart part, PressId, PressWork Work)?)null : today[gap];
-                var setUp = SetUp.Between(press, before?.Work, work, floor.Times);
-                var ready = LocalDateTime.Max(
-                    (before?.part.End ?? LocalDateTime.Max(hours.Open, floor.Now)).PlusMinutes(setUp.TotalMinutes),
-                    from
-                );
-                if (
-                    after is { } next
-                    && !CanFollow(
-                        next.part,
-                        SetUp.Between(press, work, next.Work, floor.Times),
-                        all.Select(b => b.part),
-                        floor
-                    )
-                )
-                {
-                    continue;
-                }
-                var end = after is { } then
-                    ? then.part.Start.PlusMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes)
-                    : hours.Close;
-                foreach (var hands in free.Where(h => h.To > ready && h.From < end))
-                {
-                    var start = LocalDateTime.Max(ready, hands.From.PlusMinutes(setUp.HandsMinutes));
-                    var take = Take(start, end < hands.To ? end : hands.To, each, left);
-                    if (take > 0)
-                    {
-                        parts.Add(
-                            Ready(new(start, start, start.PlusMinutes(take * each), take, person.Id), setUp, false)
-                        );
-                        left -= take;
-                        // after a pause of the hands the press still stands as it stood
-                        setUp = SetUp.Between(press, work, work, floor.Times);
-                        ready = parts[^1].End.PlusMinutes(setUp.TotalMinutes);
-                    }
-                }
-            }
-        }
-        return left == 0 ? parts : null;
-    }
-
-    // work put before a batch may leave its hands more to make ready: they must be free for it
-    private static bool CanFollow(PressPart next, SetUp setUp, IEnumerable<PressPart> all, FloorPlan floor)
-    {
-        var from = next.Start.PlusMinutes(-setUp.HandsMinutes);
-        return from >= next.BusyFrom()
-            || (
-                floor
-                    .Hands.FirstOrDefault(h => h.Id == next.PersonId)
-                    ?.On(from.Date)
-                    .Any(s => s.From <= from && s.To >= next.Start) == true
-                && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start)
-            );
-    }
-
-    // a part keeps at least so many pieces, and leaves as many for the next
-    private static int Take(LocalDateTime start, LocalDateTime end, double minutes, int left)
-    {
-        var take = Math.Min((int)Math.Floor((end.MinutesSince(start) / minutes) + 1e-9), left);
-        if (take == left)
-        {
-            return take;
-        }
-        // ten, or as many as an hour holds where a piece takes long
-        var least = Math.Clamp((int)(LeastPartMinutes / minutes), 1, LeastPart);
-        take = Math.Min(take, left - least);
-        return take < least ? 0 : take;
-    }
-
-    // when a pair of hands is free on a day: its hours within the shop's, less what it already has
-    internal static List<(LocalDateTime From, LocalDateTime To)> Free(
-        IReadOnlyList<(LocalDateTime From, LocalDateTime To)> works,
-        IReadOnlyList<(LocalDateTime From, LocalDateTime To)> busy,
-        (LocalDateTime Open, LocalDateTime Close) hours
-    )
-    {
-        var free = new List<(LocalDateTime, LocalDateTime)>();
-        foreach (var stretch in works)
-        {
-            var at = LocalDateTime.Max(stretch.From, hours.Open);
-            var end = stretch.To < hours.Close ? stretch.To : hours.Close;
-            foreach (var b in busy.Where(b => b.To > at && b.From < end))
-            {
-                free.Add((at, b.From));
-                at = LocalDateTime.Max(at, b.To);
-            }
-            free.Add((at, end));
-        }
-        return [.. free.Where(f => f.Item2 > f.Item1)];
-    }
-
     private static string Why(PressWork work, Press press, List<PressPart> parts, FloorPlan floor)
     {
         var alone = floor
-            .Hands.Select(h => Slots(work, press, h, floor with { Placed = [] }))
+            .Hands.Select(h => SlotSearch.Find(work, press, h, floor with { Placed = [] }))
             .Where(a => a is not null)
             .Select(a => a![^1].End)
             .DefaultIfEmpty(WallClock.Never)

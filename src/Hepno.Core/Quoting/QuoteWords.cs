@@ -3,6 +3,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Sending;
 using Hepno.Core.Shop;
 using NodaTime;
 
@@ -12,6 +13,7 @@ namespace Hepno.Core.Quoting;
 public static class QuoteWords
 {
     private const int MostTiers = 5;
+    private const string TotalSaid = "Total";
 
     /// <summary>The quote's document.</summary>
     /// <param name="c">The order.</param>
@@ -32,65 +34,8 @@ public static class QuoteWords
         var n = q.Numbers;
         var f = n.Format;
         var zone = q.Ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
-        var ready = q.ReadyAt is { } at ? Shown.Moment(at, f) : "to be agreed";
-        var sent = q.Ask.Shipping is null ? "collect" : "send";
-        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Value: Shown.Money(q.Goods, f))];
-        if (q.Postage > 0)
-        {
-            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Value: Shown.Money(q.Postage, f)));
-        }
-        if (n.Fees.TaxShare.Part > 0)
-        {
-            totals.Add(
-                new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare.Percent, 2, f)}%", Value: Shown.Money(q.Tax, f))
-            );
-        }
-        totals.Add(new("Total", Value: Shown.Money(q.Total, f)));
-        var totalIndex = totals.Count - 1;
-        if (q.Deposit > 0)
-        {
-            totals.Add(new("Deposit to begin", Value: Shown.Money(q.Deposit, f)));
-        }
-        var days =
-            $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of "
-            + "today; a later yes moves it by as many working days."
-            + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
-        var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
-        var account = c.Customer is { AccountDays: > 0 } on
-            ? $"Paid within {on.AccountDays} days of the invoice. "
-            : null;
-        var exempt = c.Customer is { TaxExempt.Length: > 0 } free
-            ? $"No sales tax is charged: {free.TaxExempt}, as you told us. "
-            : "";
-        var terms =
-            exempt
-            + (
-                account
-                ?? (
-                    q.Deposit > 0
-                        ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. "
-                        : $"Paid {balance}. "
-                )
-            )
-            + "Counts and sizes may change until the prints are ordered. "
-            + (q.Ask.Lines.All(l => l.Theirs) ? "" : "We replace any piece we spoil. ")
-            + (
-                q.Ask.Lines.Any(l => l.Theirs)
-                    ? "Garments you bring: we take care, and cannot replace one that is spoiled."
-                    : ""
-            );
+        var totals = Totals(q, zone);
         var single = q.Lines.Count == 1 ? q.Lines[0] : null;
-        List<Stated> heads =
-        [
-            single is null
-                ? new("pieces", Value: q.Ask.Pieces.ToString(CultureInfo.InvariantCulture))
-                : new(
-                    single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each",
-                    Value: Shown.Money(single.Band.Outcome.Price, f)
-                ),
-            new("in all, before tax", Value: Shown.Money(q.Goods + q.Postage, f)),
-            new($"ready to {sent}", Value: ready),
-        ];
         return new(
             "Quote",
             n.Identity.Paper,
@@ -102,11 +47,15 @@ public static class QuoteWords
             c.Customer?.Name ?? "",
             CustomerContact: c.Customer?.Contact ?? "",
             Title(q),
-            heads,
+            Heads(q, single),
             [.. q.Lines.Select(l => Line(q, l, f))],
             totals,
-            totalIndex,
-            [new("When", Value: days), new("Terms", Value: terms), new("Looking after it", Value: MakeQuote.Care)],
+            totals.FindIndex(t => t.Label == TotalSaid),
+            [
+                new("When", Value: Days(q, zone)),
+                new("Terms", Value: Terms(c, q)),
+                new("Looking after it", Value: MakeQuote.Care),
+            ],
             // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
             single is null
             || c.Lines[0].Decision?.TypedPrice is not null
@@ -114,6 +63,78 @@ public static class QuoteWords
                 : Tiers(single.Band, c.Lines[0].InHand!, book),
             offered.Count == 0 ? null : Others(q, offered)
         );
+    }
+
+    private static string Ready(FrozenQuote q) =>
+        q.ReadyAt is { } at ? Shown.Moment(at, q.Numbers.Format) : "to be agreed";
+
+    private static List<Stated> Totals(FrozenQuote q, RateZone? zone)
+    {
+        var (f, tax) = (q.Numbers.Format, q.Numbers.Fees.TaxShare);
+        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Value: Shown.Money(q.Goods, f))];
+        if (q.Postage > 0)
+        {
+            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Value: Shown.Money(q.Postage, f)));
+        }
+        if (tax.Part > 0)
+        {
+            totals.Add(new($"Sales tax, {Shown.Number((double)tax.Percent, 2, f)}%", Value: Shown.Money(q.Tax, f)));
+        }
+        totals.Add(new(TotalSaid, Value: Shown.Money(q.Total, f)));
+        if (q.Deposit > 0)
+        {
+            totals.Add(new("Deposit to begin", Value: Shown.Money(q.Deposit, f)));
+        }
+        return totals;
+    }
+
+    private static string Days(FrozenQuote q, RateZone? zone) =>
+        $"Ready {Ready(q)} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of "
+        + "today; a later yes moves it by as many working days."
+        + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
+
+    private static string Terms(OrderCase c, FrozenQuote q)
+    {
+        var exempt = c.Customer is { TaxExempt.Length: > 0 } free
+            ? $"No sales tax is charged: {free.TaxExempt}, as you told us. "
+            : "";
+        return exempt
+            + Payment(c, q)
+            + "Counts and sizes may change until the prints are ordered. "
+            + (q.Ask.Lines.All(l => l.Theirs) ? "" : "We replace any piece we spoil. ")
+            + (
+                q.Ask.Lines.Any(l => l.Theirs)
+                    ? "Garments you bring: we take care, and cannot replace one that is spoiled."
+                    : ""
+            );
+    }
+
+    private static string Payment(OrderCase c, FrozenQuote q)
+    {
+        if (c.Customer is { AccountDays: > 0 } on)
+        {
+            return $"Paid within {on.AccountDays} days of the invoice. ";
+        }
+        var (balance, f) = (q.Ask.Shipping is null ? "when you collect" : "before it is sent", q.Numbers.Format);
+        return q.Deposit > 0
+            ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. "
+            : $"Paid {balance}. ";
+    }
+
+    private static List<Stated> Heads(FrozenQuote q, FrozenLine? single)
+    {
+        var f = q.Numbers.Format;
+        return
+        [
+            single is null
+                ? new("pieces", Value: q.Ask.Pieces.ToString(CultureInfo.InvariantCulture))
+                : new(
+                    single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each",
+                    Value: Shown.Money(single.Band.Outcome.Price, f)
+                ),
+            new("in all, before tax", Value: Shown.Money(q.Goods + q.Postage, f)),
+            new($"ready to {(q.Ask.Shipping is null ? "collect" : "send")}", Value: Ready(q)),
+        ];
     }
 
     /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is

@@ -4,6 +4,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
+using Hepno.Core.Stock;
 using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
@@ -210,55 +211,11 @@ internal static class LayoutDeeds
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         var line = c.Line(lineId);
-        if (c.Standing.Station >= Station.Gather || !DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
-        {
-            throw new RefusedException(
-                409,
-                "not-there",
-                c.Standing.Station >= Station.Gather
-                    ? $"The quote of {c.Order.Code} is sent: what is bought stands."
-                    : $"{c.Order.Code} is not cut from vinyl.",
-                remedy: c.Standing.Station >= Station.Gather
-                    ? "Withdraw the quote first."
-                    : "Choose vinyl under Compare first."
-            );
-        }
+        CutFromVinyl(c, line);
         var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)
             ?? throw RefusedException.NoSuch("print", placementId);
-        RefusedException.IfAny(
-            layer < 0 || layer >= print.Colours
-                ?
-                [
-                    new Problem(
-                        "range",
-                        $"Colour {layer + 1} of {print.Colours} is not there.",
-                        Where: "layer",
-                        $"A colour from 0 to {print.Colours - 1}."
-                    ),
-                ]
-            : SizedPrints.Of(print, line.Asked.Sizes, line.Asked.Names).Count > 1
-                ?
-                [
-                    new Problem(
-                        "by-size",
-                        "It is cut in several sizes: a piece would be for one of them.",
-                        Where: "placementId",
-                        "Cut it from the roll."
-                    ),
-                ]
-            : []
-        );
-        var piece =
-            remnantId.Length == 0
-                ? null
-                : Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
-                    ?? throw new RefusedException(
-                        409,
-                        "not-free",
-                        "That piece is gone, or another order uses it.",
-                        remedy: "Choose another.",
-                        "remnantId"
-                    );
+        RefusedException.IfAny(OfOneSize(print, layer, line.Asked));
+        var piece = remnantId.Length == 0 ? null : Free(connection, id, remnantId);
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
             // a piece is cut once, and a colour from one piece
@@ -279,33 +236,65 @@ internal static class LayoutDeeds
         });
     }
 
+    private static void CutFromVinyl(OrderCase c, LineCase line)
+    {
+        if (c.Standing.Station >= Station.Gather)
+        {
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"The quote of {c.Order.Code} is sent: what is bought stands.",
+                remedy: "Withdraw the quote first."
+            );
+        }
+        if (!DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
+        {
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is not cut from vinyl.",
+                remedy: "Choose vinyl under Compare first."
+            );
+        }
+    }
+
+    private static IEnumerable<Problem> OfOneSize(Placement print, int layer, AskLine line)
+    {
+        if (layer < 0 || layer >= print.Colours)
+        {
+            yield return new(
+                "range",
+                $"Colour {layer + 1} of {print.Colours} is not there.",
+                Where: "layer",
+                $"A colour from 0 to {print.Colours - 1}."
+            );
+        }
+        else if (SizedPrints.Of(print, line.Sizes, line.Names).Count > 1)
+        {
+            yield return new(
+                "by-size",
+                "It is cut in several sizes: a piece would be for one of them.",
+                Where: "placementId",
+                "Cut it from the roll."
+            );
+        }
+    }
+
+    private static VinylRemnant Free(SqliteConnection connection, OrderId id, string remnantId) =>
+        Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
+        ?? throw new RefusedException(
+            409,
+            "not-free",
+            "That piece is gone, or another order uses it.",
+            remedy: "Choose another.",
+            "remnantId"
+        );
+
     /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them, by their
     /// outlines or as boxes.</summary>
     public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps, bool byOutline)
     {
-        RefusedException.IfAny(
-            copies.Count > GangNest.MostCopies
-                ?
-                [
-                    new Problem(
-                        "many",
-                        $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.",
-                        Where: "copies",
-                        "Lay large numbers as several layouts."
-                    ),
-                ]
-            : copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies)
-                ?
-                [
-                    new Problem(
-                        "range",
-                        "A copy lies at no place or sheet there is.",
-                        Where: "copies",
-                        "Send x, y and the sheet in inches and numbers."
-                    ),
-                ]
-            : []
-        );
+        RefusedException.IfAny(Unlaid(copies));
         var laid = copies.GroupBy(c => c.Key).ToDictionary(g => g.Key, g => g.Count());
         var filling = l
             .Drawer.Select(k => k.Filling())
@@ -326,6 +315,30 @@ internal static class LayoutDeeds
             seed,
             steps
         );
+    }
+
+    private static IEnumerable<Problem> Unlaid(IReadOnlyList<LaidCopy> copies)
+    {
+        if (copies.Count > GangNest.MostCopies)
+        {
+            yield return new(
+                "many",
+                $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.",
+                Where: "copies",
+                "Lay large numbers as several layouts."
+            );
+        }
+        else if (
+            copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies)
+        )
+        {
+            yield return new(
+                "range",
+                "A copy lies at no place or sheet there is.",
+                Where: "copies",
+                "Send x, y and the sheet in inches and numbers."
+            );
+        }
     }
 
     // sheets that were emptied by hand are not bought

@@ -335,43 +335,7 @@ internal static class ComputeEndpoints
     /// <summary>Places work on the shop's presses from a moment on, as if nothing else stood there.</summary>
     internal static IReadOnlyList<PlacedWork> Schedule(ScheduleBody b, OpenShop shop)
     {
-        RefusedException.IfAny([
-            .. b.Week.Count == 7 && b.Week.Any(d => d.Open is not null)
-                ? []
-                : new[]
-                {
-                    new Problem(
-                        "week",
-                        $"{b.Week.Count} days are not a week with an open day.",
-                        Where: "week",
-                        "Send seven days, Sunday first; null when closed."
-                    ),
-                },
-            .. b.Week.SelectMany(
-                (d, i) =>
-                    d.Open is null == d.Close is null && !(d.Close <= d.Open)
-                        ? []
-                        : new[]
-                        {
-                            new Problem(
-                                "hours",
-                                $"Day {i}: {d.Open} to {d.Close} is not a day.",
-                                Where: $"week[{i}]",
-                                "Opening before closing, or both null."
-                            ),
-                        }
-            ),
-            .. Within(b.Works.Count, 0, MostWorks, "works", "works"),
-            .. b.Works.SelectMany(
-                (w, i) =>
-                    Within(w.Pieces, 1, SizeRun.MostPieces, $"works[{i}].pieces", "pieces")
-                        .Concat(Within(w.MinutesPerPiece, 0.01, 600, $"works[{i}].minutesPerPiece", "min"))
-                        .Concat(Within(w.TemperatureF, 0, HottestF, $"works[{i}].temperatureF", "°F"))
-                        .Concat(Within(w.TailMinutes, 0, 10_000, $"works[{i}].tailMinutes", "min"))
-                        .Concat(Within(w.WidthIn, 0, Places.Absurd, $"works[{i}].widthIn", "in"))
-                        .Concat(Within(w.HeightIn, 0, Places.Absurd, $"works[{i}].heightIn", "in"))
-            ),
-        ]);
+        RefusedException.IfAny(Unplannable(b));
         var presses = shop.Db.Read(shop.Book).Presses;
         if (presses.Count == 0)
         {
@@ -411,6 +375,45 @@ internal static class ComputeEndpoints
             )
         );
     }
+
+    private static IEnumerable<Problem> Unplannable(ScheduleBody b) =>
+        [
+            .. b.Week.Count == 7 && b.Week.Any(d => d.Open is not null)
+                ? []
+                : new[]
+                {
+                    new Problem(
+                        "week",
+                        $"{b.Week.Count} days are not a week with an open day.",
+                        Where: "week",
+                        "Send seven days, Sunday first; null when closed."
+                    ),
+                },
+            .. b.Week.SelectMany(
+                (d, i) =>
+                    d.Open is null == d.Close is null && !(d.Close <= d.Open)
+                        ? []
+                        : new[]
+                        {
+                            new Problem(
+                                "hours",
+                                $"Day {i}: {d.Open} to {d.Close} is not a day.",
+                                Where: $"week[{i}]",
+                                "Opening before closing, or both null."
+                            ),
+                        }
+            ),
+            .. Within(b.Works.Count, 0, MostWorks, "works", "works"),
+            .. b.Works.SelectMany(
+                (w, i) =>
+                    Within(w.Pieces, 1, SizeRun.MostPieces, $"works[{i}].pieces", "pieces")
+                        .Concat(Within(w.MinutesPerPiece, 0.01, 600, $"works[{i}].minutesPerPiece", "min"))
+                        .Concat(Within(w.TemperatureF, 0, HottestF, $"works[{i}].temperatureF", "°F"))
+                        .Concat(Within(w.TailMinutes, 0, 10_000, $"works[{i}].tailMinutes", "min"))
+                        .Concat(Within(w.WidthIn, 0, Places.Absurd, $"works[{i}].widthIn", "in"))
+                        .Concat(Within(w.HeightIn, 0, Places.Absurd, $"works[{i}].heightIn", "in"))
+            ),
+        ];
 
     private static IEnumerable<Problem> Within(double value, double least, double most, string field, string unit) =>
         value >= least && value <= most

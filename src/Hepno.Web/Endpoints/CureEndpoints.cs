@@ -1,7 +1,6 @@
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
@@ -164,24 +163,6 @@ internal static class CureEndpoints
             [
                 .. body.Prints.Select(p => new CuredPrints(p.OrderId, p.LineId, p.PlacementId, p.Prints, p.WhiteOnly)),
             ];
-            var known = before is not null && before.Value.Prints.SequenceEqual(prints);
-            var use = known
-                ? before!.Value.Use
-                : prints
-                    .Where(p => p.Prints > 0)
-                    .Aggregate(CureUse.None, (sum, p) =>
-                        sum
-                        + FilmPrints
-                            .Must(c, shop, book, printer.Id, p.OrderId, p.LineId, p.PlacementId)
-                            .Use(printer, p.Prints)
-                    );
-            IReadOnlyList<string> lots = before?.Value.Lots
-                ??
-                [
-                    .. (Aggregates.Supplies.Get(c, printer.Id)?.Value.InAt(at) ?? []).Select(l =>
-                        $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}"
-                    ),
-                ];
             var batch = new CureBatch(
                 id,
                 before?.Value.Number ?? CureStore.NextNumber(c),
@@ -195,8 +176,10 @@ internal static class CureEndpoints
                 body.Before,
                 body.After,
                 prints,
-                lots,
-                use,
+                before?.Value.Lots ?? LotsIn(c, printer.Id, at),
+                before is not null && before.Value.Prints.SequenceEqual(prints)
+                    ? before.Value.Use
+                    : UseOf(c, shop, book, printer, prints),
                 body.Verdict,
                 body.Why.Trim()
             );
@@ -207,17 +190,7 @@ internal static class CureEndpoints
             }
             var written = new Written(
                 id,
-                Aggregates.Cures.Put(
-                    c,
-                    batch,
-                    seen,
-                    request.Deed(
-                        shop.Clock,
-                        before is null ? "cure noted"
-                            : batch.Verdict == before.Value.Verdict ? "cure changed"
-                            : $"cure called {batch.Verdict.ToString().ToLowerInvariant()}"
-                    )
-                )
+                Aggregates.Cures.Put(c, batch, seen, request.Deed(shop.Clock, DeedOf(before?.Value, batch)))
             );
             if (before is null)
             {
@@ -227,6 +200,38 @@ internal static class CureEndpoints
             return written;
         });
 
+    private static CureUse UseOf(
+        SqliteConnection c,
+        OpenShop shop,
+        ShopBook book,
+        FilmPrinter printer,
+        IEnumerable<CuredPrints> prints
+    ) =>
+        prints
+            .Where(p => p.Prints > 0)
+            .Aggregate(CureUse.None, (sum, p) =>
+                sum
+                + FilmPrints.Must(c, shop, book, printer.Id, p.OrderId, p.LineId, p.PlacementId).Use(printer, p.Prints)
+            );
+
+    private static IReadOnlyList<string> LotsIn(SqliteConnection c, string printerId, LocalDateTime at) =>
+        [
+            .. (Aggregates.Supplies.Get(c, printerId)?.Value.InAt(at) ?? []).Select(l =>
+                $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}"
+            ),
+        ];
+
+    private static string DeedOf(CureBatch? before, CureBatch now)
+    {
+        if (before is null)
+        {
+            return "cure noted";
+        }
+        return now.Verdict == before.Verdict
+            ? "cure changed"
+            : $"cure called {now.Verdict.ToString().ToLowerInvariant()}";
+    }
+
     /// <summary>What a batch calls back: which pieces, what to make anew, what it costs, whom to tell.</summary>
     internal static RecallView Recalled(string id, OpenShop shop) =>
         shop.Db.Read(c =>
@@ -234,7 +239,7 @@ internal static class CureEndpoints
             var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
             var book = shop.Book(c);
             var from = WallClock.ToInstant(batch.At, book.Numbers.Identity.TimeZone);
-            var lines = batch.Prints.Select(p => Line(c, shop, book, batch, p, from)).ToList();
+            var lines = batch.Prints.Select(p => RecalledLine.Of(c, shop, book, batch, p, from)).ToList();
             return new RecallView(
                 batch.Code(),
                 batch.Lots,
@@ -246,93 +251,6 @@ internal static class CureEndpoints
                 )
             );
         });
-
-    private static RecalledView Line(
-        SqliteConnection c,
-        OpenShop shop,
-        ShopBook book,
-        CureBatch batch,
-        CuredPrints p,
-        Instant from
-    )
-    {
-        if (FilmPrints.Find(c, shop, book, batch.PrinterId, p.OrderId, p.LineId, p.PlacementId) is not { } film)
-        {
-            return new(
-                p.OrderId,
-                "An order quoted otherwise since",
-                Customer: "",
-                $"{p.Prints} prints were made for it: look where they are",
-                Tell: "",
-                Figure.Sum("recall", "Made anew", [])
-            );
-        }
-        var (order, f) = (film.Order, book.Numbers.Format);
-        var after = RunStore.Since(c, p.OrderId, from);
-        var pressed = RunReplay
-            .OfLine(order.RunLines, p.LineId, order.Events)
-            .Where(e => e.Verdict == RunVerdict.Good && after.Contains(e.EventId))
-            .Select(e => e.PieceNo)
-            .Distinct()
-            .Count();
-        var others = CureStore
-            .OfOrder(c, p.OrderId)
-            .Where(b => b.Value.Id != batch.Id)
-            .SelectMany(b => b.Value.Prints)
-            .Where(o => (o.LineId, o.PlacementId) == (p.LineId, p.PlacementId))
-            .Sum(o => o.Prints);
-        var out_ = order.Order.Facts.Sending.HandOver is not null
-            ? film.Order.Line(p.LineId).Asked.Pieces
-            : order
-                .Order.Facts.Sending.Parts.SelectMany(x => x.Pieces)
-                .Where(x => x.LineId == p.LineId)
-                .Sum(x => x.Pieces);
-        var r = Recall.Of(
-            new(
-                p,
-                others,
-                pressed,
-                out_,
-                film.Plan.Material with
-                {
-                    Label = "One print",
-                },
-                film.Line.Band.Cost with
-                {
-                    Label = "One piece",
-                }
-            )
-        );
-        string said;
-        if (r.LookAt == 0)
-        {
-            said = "none pressed yet";
-        }
-        else if (r.PiecesAtLeast == r.PiecesAtMost)
-        {
-            said = $"{r.PiecesAtMost} pieces carry its prints";
-        }
-        else
-        {
-            said =
-                $"{r.PiecesAtLeast} to {r.PiecesAtMost} of {r.LookAt} pieces carry its prints: pull and stretch each";
-        }
-
-        var customer = order.Customer;
-        return new(
-            p.OrderId,
-            film.Name,
-            customer is null ? "no customer"
-                : customer.Contact.Length > 0 ? $"{customer.Name}, {customer.Contact}"
-                : customer.Name,
-            Said: $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; "
-                + $"make {p.Prints} prints anew{(r.PiecesAtMost > 0 ? $" and up to {r.PiecesAtMost} pieces" : "")}",
-            r.Out > 0 ? $"tell them: up to {Math.Min(r.Out, r.PiecesAtMost)} of their pieces may fail in the wash"
-                : order.Order.Ask.DueAt is { } due ? $"nothing is with them; wanted {Shown.Moment(due, f)}"
-                : "nothing is with them",
-            r.Cost
-        );
-    }
 
     private static CureView View(SqliteConnection c, OpenShop shop, ShopBook book, Versioned<CureBatch> kept)
     {

@@ -33,20 +33,7 @@ internal static class LineLayouts
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
-        var inHand = (
-            line.Frozen is null
-                ? line.InHand
-                : c.Frozen!.InHand(line.Frozen) with
-                {
-                    Drawer = c.Order.Facts.Layout.Drawer.Where(d => d.LineId == line.Asked.Id).ToList(),
-                }
-        )
-            ?? throw new RefusedException(
-                409,
-                "incomplete",
-                $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.",
-                remedy: "Finish the ask first."
-            );
+        var inHand = InHand(c, line);
         var laidOn = LaidOn.Find(methodId ?? MethodOf(line), inHand, book);
         inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
@@ -57,15 +44,7 @@ internal static class LineLayouts
                 ? settled
                 : null;
         IReadOnlyList<LaidPrint> On(string film) => LayoutRooms.PrintsOn(film, inHand, laidOn);
-        if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : laidOn.Lists.Any(x => On(x.Id).Count == 0))
-        {
-            throw new RefusedException(
-                409,
-                "nothing-new",
-                $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.",
-                remedy: "Use fewer of the drawer's to print some new."
-            );
-        }
+        SomethingNew(c, (filmId ?? kept?.FilmId) is { } chosen ? [chosen] : laidOn.Lists.Select(x => x.Id), On);
         var (film, ground) = Ground(
             laidOn,
             On,
@@ -95,21 +74,7 @@ internal static class LineLayouts
             new Dictionary<string, Design>(),
             laidOn.IsTrimmed
         );
-        l = l with
-        {
-            Artworks = LayoutRooms
-                .Fillable(l)
-                .Select(d =>
-                    (
-                        d.Key,
-                        Design: ArtworkOf(l, d.Key) is { } artwork
-                            ? Aggregates.Designs.Get(connection, artwork)?.Value
-                            : null
-                    )
-                )
-                .Where(x => x.Design is not null)
-                .ToDictionary(x => x.Key, x => x.Design!),
-        };
+        l = l with { Artworks = Artworks(connection, l) };
         if (byOutline == true && !l.Layout.IsByOutline && l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null))
         {
             // boxes lie apart, so outlines do
@@ -127,6 +92,54 @@ internal static class LineLayouts
             }
             : l;
     }
+
+    private static AskInHand InHand(OrderCase c, LineCase line)
+    {
+        var inHand = line.Frozen is null
+            ? line.InHand
+            : c.Frozen!.InHand(line.Frozen) with
+            {
+                Drawer = c.Order.Facts.Layout.Drawer.Where(d => d.LineId == line.Asked.Id).ToList(),
+            };
+        return inHand
+            ?? throw new RefusedException(
+                409,
+                "incomplete",
+                $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.",
+                remedy: "Finish the ask first."
+            );
+    }
+
+    private static void SomethingNew(
+        OrderCase c,
+        IEnumerable<string> films,
+        Func<string, IReadOnlyList<LaidPrint>> printsOn
+    )
+    {
+        if (films.Any(film => printsOn(film).Count == 0))
+        {
+            throw new RefusedException(
+                409,
+                "nothing-new",
+                $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.",
+                remedy: "Use fewer of the drawer's to print some new."
+            );
+        }
+    }
+
+    private static Dictionary<string, Design> Artworks(SqliteConnection connection, LineOnFilm l) =>
+        LayoutRooms
+            .Fillable(l)
+            .Select(d =>
+                (
+                    d.Key,
+                    Design: ArtworkOf(l, d.Key) is { } artwork
+                        ? Aggregates.Designs.Get(connection, artwork)?.Value
+                        : null
+                )
+            )
+            .Where(x => x.Design is not null)
+            .ToDictionary(x => x.Key, x => x.Design!);
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
     public static LineLayout Laid(

@@ -25,43 +25,14 @@ internal static class PressDays
         var f = book.Numbers.Format;
         var hours = floor.Hours.On(day);
         var cases = open.ToDictionary(c => c.Order.Id);
-        var lanes = new List<PressLaneView>();
         // a place of work without heat is drawn on the days something is done there
-        foreach (
-            var press in book.Presses.Concat(
+        var lanes = book
+            .Presses.Concat(
                 book.Benches()
                     .Where(b => floor.Placed.Any(p => p.PressId == b.Id && p.Parts.Any(x => x.Start.Date == day)))
             )
-        )
-        {
-            var batches = floor
-                .Placed.Where(p => p.PressId == press.Id)
-                .SelectMany(p =>
-                    p.Parts.Where(x => x.Start.Date == day)
-                        .Select(part => Batch(p, part, cases[p.Work.OrderId], press, f))
-                )
-                .OrderBy(b => b.Start)
-                .ToList();
-            var heat =
-                hours is { } h && !press.IsBench()
-                    ? HeatTrace.Draw(
-                        press,
-                        [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))],
-                        h.Open,
-                        h.Close
-                    )
-                    : [];
-            lanes.Add(
-                new(
-                    press.Id,
-                    press.Name,
-                    press.Kind,
-                    batches.Count == 0 || press.IsBench() ? 0 : batches.Max(b => b.TemperatureF),
-                    batches,
-                    heat
-                )
-            );
-        }
+            .Select(press => PressLane(day, press, cases, floor, f))
+            .ToList();
         var shown = lanes.SelectMany(l => l.Batches).Select(b => b.OrderId).ToHashSet();
         var tray = open.Where(c => c.Standing.Station is Station.Gather or Station.Press && !shown.Contains(c.Order.Id))
             .Select(c => Tray(c, floor, f))
@@ -90,9 +61,41 @@ internal static class PressDays
                     .Select(h => new HandsView(h.Id, h.Name, [.. h.On(day).Select(s => new Stretch(s.From, s.To))])),
             ],
             floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(),
-            inHand is null ? null
-                : PlacedOrder.Find(floor.Placed, inHand) is { HasPlace: true } mine ? mine
-                : null
+            inHand is not null && PlacedOrder.Find(floor.Placed, inHand) is { HasPlace: true } mine ? mine : null
+        );
+    }
+
+    private static PressLaneView PressLane(
+        LocalDate day,
+        Press press,
+        Dictionary<OrderId, OrderCase> cases,
+        FloorPlan floor,
+        FigureFormat f
+    )
+    {
+        var batches = floor
+            .Placed.Where(p => p.PressId == press.Id)
+            .SelectMany(p =>
+                p.Parts.Where(x => x.Start.Date == day).Select(part => Batch(p, part, cases[p.Work.OrderId], press, f))
+            )
+            .OrderBy(b => b.Start)
+            .ToList();
+        var heat =
+            floor.Hours.On(day) is { } hours && !press.IsBench()
+                ? HeatTrace.Draw(
+                    press,
+                    [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))],
+                    hours.Open,
+                    hours.Close
+                )
+                : [];
+        return new(
+            press.Id,
+            press.Name,
+            press.Kind,
+            batches.Count == 0 || press.IsBench() ? 0 : batches.Max(b => b.TemperatureF),
+            batches,
+            heat
         );
     }
 
@@ -150,15 +153,31 @@ internal static class PressDays
     private static GatherLane Lane(OrderCase c, FloorPlan floor, ShopBook book)
     {
         var f = book.Numbers.Format;
-        var facts = c.Order.Facts;
+        var placed = PlacedOrder.Find(floor.Placed, c.Order.Id);
+        return new(
+            c.Order.Id,
+            c.Order.Code,
+            c.Customer?.Name ?? "",
+            c.What,
+            Threads(c, f),
+            placed?.Start,
+            c.Frozen!.ReadyAt,
+            placed is { LateMinutes: > 0 },
+            Spare(c, placed)
+        );
+    }
+
+    private static List<GatherThread> Threads(OrderCase c, FigureFormat f)
+    {
+        var gathering = c.Order.Facts.Gathering;
         List<GatherThread> threads =
         [
             new(
                 "approval",
-                facts.Gathering.Approval is { } yes ? $"yes from {yes.By}" : "yes to the proof",
+                gathering.Approval is { } yes ? $"yes from {yes.By}" : "yes to the proof",
                 "person",
                 null,
-                facts.Gathering.Approval is not null
+                gathering.Approval is not null
             ),
         ];
         if (c.Frozen!.Deposit > 0)
@@ -166,19 +185,15 @@ internal static class PressDays
             threads.Add(
                 new(
                     "deposit",
-                    facts.Gathering.Deposit is { } paid
-                        ? paid.OverrideReason is { } why
-                            ? $"without deposit: {why}"
-                            : $"deposit {Shown.Money(paid.Amount, f)}"
-                        : $"deposit, {Shown.Money(c.Frozen.Deposit, f)}",
+                    DepositSaid(gathering.Deposit, c.Frozen.Deposit, f),
                     "person",
                     null,
-                    facts.Gathering.Deposit is not null
+                    gathering.Deposit is not null
                 )
             );
         }
         threads.AddRange(
-            facts.Gathering.Items.Select(i => new GatherThread(
+            gathering.Items.Select(i => new GatherThread(
                 i.Id,
                 i.Text,
                 i.Kind == GatherKind.Buy ? "buy" : "prepare",
@@ -186,38 +201,29 @@ internal static class PressDays
                 i.DoneAt is not null
             ))
         );
-        var placed = PlacedOrder.Find(floor.Placed, c.Order.Id);
-        var start = placed?.Start;
-        var late = placed is { LateMinutes: > 0 };
-        string spare;
-        if (late)
-        {
-            spare = $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}";
-        }
-        else if (placed is not null && c.Order.Ask.DueAt is { } due)
-        {
-            spare = $"spare {Shown.Duration(due.MinutesSince(placed.ReadyAt) * 60)}";
-        }
-        else if (facts.Gathering.Approval is null)
-        {
-            spare = "not planned before their yes";
-        }
-        else
-        {
-            spare = "";
-        }
+        return threads;
+    }
 
-        return new(
-            c.Order.Id,
-            c.Order.Code,
-            c.Customer?.Name ?? "",
-            c.What,
-            threads,
-            start,
-            c.Frozen.ReadyAt,
-            late,
-            spare
-        );
+    private static string DepositSaid(Deposit? paid, decimal asked, FigureFormat f)
+    {
+        if (paid is null)
+        {
+            return $"deposit, {Shown.Money(asked, f)}";
+        }
+        return paid.OverrideReason is { } why ? $"without deposit: {why}" : $"deposit {Shown.Money(paid.Amount, f)}";
+    }
+
+    private static string Spare(OrderCase c, PlacedOrder? placed)
+    {
+        if (placed is { LateMinutes: > 0 })
+        {
+            return $"{Shown.Duration(placed.LateMinutes * 60)} late: {placed.Why}";
+        }
+        if (placed is not null && c.Order.Ask.DueAt is { } due)
+        {
+            return $"spare {Shown.Duration(due.MinutesSince(placed.ReadyAt) * 60)}";
+        }
+        return c.Order.Facts.Gathering.Approval is null ? "not planned before their yes" : "";
     }
 
     private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, Press press, FigureFormat f)
