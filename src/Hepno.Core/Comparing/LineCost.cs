@@ -103,9 +103,7 @@ public static class LineCost
             OrderMinutes(ask, ask.Placements.Count, book),
             FixedFees(ask, book),
             floor.Source,
-            DecorationLabel: press.Id == ShopBook.Table.Id ? "Sent out"
-                : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches"
-                : "Print",
+            DecorationLabel: DecorationLabel(press, book),
             press.IsBench() ? press.Name : "The press"
         )
         {
@@ -114,6 +112,15 @@ public static class LineCost
     }
 
     // what is bought beyond the pieces counts for the supplier's tiers and bears its freight
+    private static string DecorationLabel(Press press, ShopBook book)
+    {
+        if (press.Id == ShopBook.Table.Id)
+        {
+            return "Sent out";
+        }
+        return book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches" : "Print";
+    }
+
     private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) =>
         ReferenceEquals(blanks, ask.Sizes)
             ? LandedBlank.Reckon(ask)

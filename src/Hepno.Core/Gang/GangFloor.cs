@@ -21,18 +21,7 @@ internal static class GangFloor
         // not
         var wide = width + Rounding;
         // no box is shorter than its shorter way that still goes on the strip
-        best = Math.Max(
-            best,
-            kinds.Count == 0
-                ? 0
-                : kinds
-                    .Select(k => k.Box)
-                    .Max(b =>
-                        !b.MayTurn || b.H > wide ? b.H
-                        : b.W > wide ? b.W
-                        : Math.Min(b.W, b.H)
-                    )
-        );
+        best = Math.Max(best, kinds.Count == 0 ? 0 : kinds.Select(k => k.Box).Max(b => LeastHeight(b, wide)));
         foreach (var f in Functions(wide, [.. kinds.Select(k => k.Box)]))
         {
             var sum = 0.0;
@@ -53,6 +42,16 @@ internal static class GangFloor
     /// what goes side by side, so there are ceil(copies / most a line pays for) lines. With d = h this is rows, and
     /// exact for boxes that may not turn.
     /// </summary>
+    // a box that may turn stands as low as the width lets it
+    private static double LeastHeight(Skyline.Box b, double wide)
+    {
+        if (!b.MayTurn || b.H > wide)
+        {
+            return b.H;
+        }
+        return b.W > wide ? b.W : Math.Min(b.W, b.H);
+    }
+
     private static double OneKind(double wide, Skyline.Box box, int copies)
     {
         List<(int Upright, int Turned)> across =
@@ -143,9 +142,12 @@ internal static class GangFloor
         )
         {
             yield return x =>
-                x > 1 - little + Eps ? 1
-                : x < little - Eps ? 0
-                : x;
+                (x > 1 - little + Eps, x < little - Eps) switch
+                {
+                    (true, _) => 1,
+                    (_, true) => 0,
+                    _ => x,
+                };
         }
         // so many wholes of the strip at most: a third and a bit counts half
         for (var k = 1; k <= 12; k++)

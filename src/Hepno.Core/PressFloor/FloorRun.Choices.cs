@@ -128,18 +128,9 @@ internal sealed partial class FloorRun
             }
             if (!_chain.HoldStart[i])
             {
-                var peel = _chain.FromOpening[i] > 0;
-                Add(
-                    new(
-                        peel && !double.IsPositiveInfinity(_chain.Window[i]) ? -1
-                            : peel ? Rule.Peel
-                            : Rule.Off,
-                        _readyAt[i][_from[i]],
-                        i,
-                        Slot: -1,
-                        piece
-                    )
-                );
+                var rule = _chain.FromOpening[i] > 0 ? Rule.Peel : Rule.Off;
+                var atOnce = rule == Rule.Peel && !double.IsPositiveInfinity(_chain.Window[i]);
+                Add(new(atOnce ? -1 : rule, _readyAt[i][_from[i]], i, Slot: -1, piece));
                 continue;
             }
             var press = FreeSlot(_chain.Temperature[i]);

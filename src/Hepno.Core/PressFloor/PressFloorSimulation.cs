@@ -34,10 +34,17 @@ public static class PressFloorSimulation
             return found;
         }
         var byHand = Found(hand, searchSteps, trace, rules);
-        return byHand.MakespanSeconds >= found.MakespanSeconds - 1e-6 ? found
-            // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is
-            // set to be opened
-            : job.Passes.Any(p => p.PeelWindowSeconds is not null) ? byHand with { OpenedByHand = true }
+        if (byHand.MakespanSeconds >= found.MakespanSeconds - 1e-6)
+        {
+            return found;
+        }
+        // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is set
+        // to be opened
+        return job.Passes.Any(p => p.PeelWindowSeconds is not null)
+            ? byHand with
+            {
+                OpenedByHand = true,
+            }
             : OpeningItself(job, byHand);
     }
 

@@ -147,11 +147,12 @@ public sealed class StepStandards(FloorHabits habits)
                 + (
                     this["weed-in2"]
                     * areaIn2
-                    * (
-                        thinnestLinePt < 6 ? 3
-                        : thinnestLinePt < 12 ? 2
-                        : 1
-                    )
+                    * thinnestLinePt switch
+                    {
+                        < 6 => 3,
+                        < 12 => 2,
+                        _ => 1,
+                    }
                 ),
             true,
             Press: false

@@ -115,11 +115,13 @@ public static class QuoteWords
         {
             return $"Paid within {on.AccountDays} days of the invoice. ";
         }
-        var (balance, f) = (q.Ask.Shipping is null ? "when you collect" : "before it is sent", q.Numbers.Format);
+        var (balance, f) = (Balance(q), q.Numbers.Format);
         return q.Deposit > 0
             ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. "
             : $"Paid {balance}. ";
     }
+
+    private static string Balance(FrozenQuote q) => q.Ask.Shipping is null ? "when you collect" : "before it is sent";
 
     private static List<Stated> Heads(FrozenQuote q, FrozenLine? single)
     {
@@ -151,14 +153,8 @@ public static class QuoteWords
         {
             totals.Add(new("Deposit, received", Value: Shown.Money(paid, f)));
         }
-        totals.Add(
-            new(
-                c.Customer is { AccountDays: > 0 } on ? $"Left to pay within {on.AccountDays} days"
-                    : q.Ask.Shipping is null ? "Left to pay when you collect"
-                    : "Left to pay before it is sent",
-                Value: Shown.Money(q.Total - paid, f)
-            )
-        );
+        var by = c.Customer is { AccountDays: > 0 } on ? $"within {on.AccountDays} days" : Balance(q);
+        totals.Add(new($"Left to pay {by}", Value: Shown.Money(q.Total - paid, f)));
         var yes = facts.Gathering.Approval!;
         var said =
             $"{yes.By} said yes on {Shown.DayAndYear(WallClock.Day(yes.At, q.Numbers.Identity.TimeZone), f)} to "

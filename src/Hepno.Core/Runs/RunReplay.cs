@@ -145,19 +145,7 @@ public static class RunReplay
                     }
                     good += pass == line.Passes ? 1 : 0;
                     var says = line.SaysOf(size.Size, n);
-                    pieces.Add(
-                        new(
-                            line.LineId,
-                            number,
-                            size.Size,
-                            pass == line.Passes ? PieceStanding.Good
-                                : pass > 0 ? PieceStanding.Between
-                                : PieceStanding.Waiting,
-                            attempt,
-                            pass,
-                            says
-                        )
-                    );
+                    pieces.Add(new(line.LineId, number, size.Size, Standing(pass, line.Passes), attempt, pass, says));
                     for (var p = pass + 1; p <= line.Passes; p++)
                     {
                         left.Add(new(line.LineId, number, attempt, p, size.Size, says));
@@ -206,5 +194,14 @@ public static class RunReplay
             from += line.Pieces;
         }
         return [];
+    }
+
+    private static PieceStanding Standing(int pass, int passes)
+    {
+        if (pass == passes)
+        {
+            return PieceStanding.Good;
+        }
+        return pass > 0 ? PieceStanding.Between : PieceStanding.Waiting;
     }
 }

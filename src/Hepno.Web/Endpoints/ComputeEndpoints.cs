@@ -234,12 +234,13 @@ internal static class ComputeEndpoints
         {
             return lines;
         }
+        var said = lacking!.Problems is [var first, ..]
+            ? first.Sentence
+            : "A style, a colour, sizes and a placement are needed.";
         throw new RefusedException(
             400,
             "incomplete",
-            book.Presses.Count == 0 ? "There is no press on the Floor."
-                : lacking!.Problems.Count > 0 ? lacking.Problems[0].Sentence
-                : "A style, a colour, sizes and a placement are needed.",
+            book.Presses.Count == 0 ? "There is no press on the Floor." : said,
             remedy: "Say them in the body."
         );
     }

@@ -336,13 +336,13 @@ internal static class SupplyEndpoints
 
     private static PrinterReadoutView Said(FilmPrinterReadout r)
     {
-        var going = r.Queue.FirstOrDefault(q => q.Done < 1);
+        var does = r.Queue.FirstOrDefault(q => q.Done < 1) is { } going
+            ? $"prints {going.Job.Name}, {Shown.Duration(r.MinutesLeft * 60)} more in all"
+            : "printed, to be powdered and cured";
         return new(
             r.Simulated,
             [.. r.Queue.Select(q => new QueuedView(q.Job.Name, (int)Math.Floor(q.Done * 100)))],
-            r.Queue.Count == 0 ? "idle"
-                : going is null ? "printed, to be powdered and cured"
-                : $"prints {going.Job.Name}, {Shown.Duration(r.MinutesLeft * 60)} more in all"
+            r.Queue.Count == 0 ? "idle" : does
         );
     }
 }

@@ -294,13 +294,13 @@ public sealed record SlipView(
             case Station.Ask:
                 return new("compare", "Compare the ways", Waits: first);
             case Station.Compare:
-                return c.Lines.Count > 1
-                        ? new(
-                            "choose",
-                            $"Choose for {c.Lines.Count(l => l.Decision is null)} of {c.Lines.Count} lines",
-                            Waits: ""
-                        )
-                    : bands is null ? new("choose", "Choose a method", Waits: "no method can do it as asked")
+                if (c.Lines.Count > 1)
+                {
+                    var open = c.Lines.Count(l => l.Decision is null);
+                    return new("choose", $"Choose for {open} of {c.Lines.Count} lines", Waits: "");
+                }
+                return bands is null
+                    ? new("choose", "Choose a method", Waits: "no method can do it as asked")
                     : new("choose", $"Take {How()}", Waits: "");
             case Station.Layout:
                 return new(
