@@ -86,9 +86,11 @@ public class MethodTests
         [FilmOnCotton, VinylOnCotton],
         [],
         [],
-        [],
-        Cutters: [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")]
-    );
+        []
+    )
+    {
+        Cutters = [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")],
+    };
 
     internal static Style Tee(double cotton, double ceiling = 380) =>
         new(

@@ -87,7 +87,7 @@ public class WeighingTests
     [Fact]
     public void A_start_up_budget_takes_what_is_there_at_its_own_price_and_assumes_the_rest()
     {
-        var none = MethodTests.Book with { Presses = [], Cutters = null };
+        var none = MethodTests.Book with { Presses = [], Cutters = [] };
         var vinyl = StartUp.Budgets(none).Single(b => b.MethodId == "htv");
         // 480 + 35 + 40 + 380 + 20 + 90
         Assert.Equal((1045m, 1045m), (vinyl.Total.Value, vinyl.StillToBuy.Value));

@@ -182,7 +182,9 @@ public sealed record Style(
                 (Feature.Grommets, GarmentKind.DrawstringBag);
 
     /// <summary>What the owner must put right before the style can be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfFabric(), .. OfPrice(), .. OfSizes(), .. OfColours()];
+
+    private IEnumerable<Problem> OfFabric()
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
@@ -198,6 +200,10 @@ public sealed record Style(
                 "Change the shares so that they add up to 100."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfPrice()
+    {
         if (UnitPrice <= 0)
         {
             yield return new(
@@ -229,6 +235,10 @@ public sealed record Style(
                 "Type the working days from order to arrival."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfSizes()
+    {
         if (HeatCeilingF is < 200 or > 450)
         {
             yield return new(
@@ -260,6 +270,10 @@ public sealed record Style(
                 "Type 0 if it costs the same."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfColours()
+    {
         foreach (
             var lies in (OnHand ?? []).Where(o =>
                 o.Pieces is < 1 or > 100_000

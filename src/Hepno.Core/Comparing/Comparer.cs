@@ -54,13 +54,7 @@ public static class Comparer
             var answer = answers.Answer(method, at);
             if (answer.Decorations.Count == 0)
             {
-                folds.Add(
-                    new(
-                        method.Id,
-                        method.Name,
-                        [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No), .. answer.NotUsed]
-                    )
-                );
+                folds.Add(Folded(method, answer, answer.NotUsed));
                 return;
             }
             var (band, cost) = LineBand.Reckon(
@@ -113,6 +107,9 @@ public static class Comparer
         );
     }
 
+    private static Fold Folded(IDecorationMethod method, MethodAnswer answer, IEnumerable<Reason> notUsed) =>
+        new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No), .. notUsed]);
+
     private static LeftInAll Left(
         AskInHand at,
         PieceCostResult cost,
@@ -163,7 +160,7 @@ public static class Comparer
         var method = DecorationMethods.Find(decision.MethodId)!;
         var answer = method.Answer(ask, book);
         return answer.Decorations.Count == 0
-            ? (null, new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]))
+            ? (null, Folded(method, answer, []))
             : (LineBand.Reckon(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice).Band, null);
     }
 

@@ -65,14 +65,14 @@ public static class StartUp
             Thing("thermometer", "A surface thermometer", 35),
             Thing("covers", "Covers, lint roller, gloves", 40),
         ];
-        var cutter = Machine("cutter", "A cutter", 380, (book.Cutters ?? []).Select(c => (c.Name, c.Equipment)));
+        var cutter = Machine("cutter", "A cutter", 380, book.Cutters.Select(c => (c.Name, c.Equipment)));
         return method switch
         {
             DtfMade =>
             [
                 .. pressed,
                 Machine("film-printer", "A film printer", 3400, book.FilmPrinters.Select(p => (p.Name, p.Equipment))),
-                Machine("oven", "A curing oven", 650, (book.Ovens ?? []).Select(o => (o.Name, o.Equipment))),
+                Machine("oven", "A curing oven", 650, book.Ovens.Select(o => (o.Name, o.Equipment))),
                 Thing("ventilation", "Ventilation and masks", 180),
                 Thing("stock", "First ink, film and powder", 320),
             ],

@@ -59,7 +59,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
     {
         var f = Of(WhatIfInput.Blank);
         AskInHand One(AskInHand line) => line with { Style = Dearer(line.Style, f) };
-        return f == 1 ? ask : One(ask) with { Others = ask.Others?.Select(One).ToList() };
+        return f == 1 ? ask : One(ask) with { Others = [.. ask.Others.Select(One)] };
     }
 
     /// <summary>The shop's shelf and numbers at the prices and rates tried.</summary>

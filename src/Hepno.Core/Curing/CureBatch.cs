@@ -122,7 +122,9 @@ public sealed record CureBatch(
     }
 
     /// <summary>What cannot be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfHeat(), .. OfPrints(), .. OfUse()];
+
+    private IEnumerable<Problem> OfHeat()
     {
         if (PrinterId.Length == 0)
         {
@@ -151,6 +153,10 @@ public sealed record CureBatch(
                 "Two to four minutes are usual."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfPrints()
+    {
         if (Prints.Count is 0 or > 500)
         {
             yield return new(
@@ -181,6 +187,10 @@ public sealed record CureBatch(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> OfUse()
+    {
         if (
             Use.ColourMl is not (>= 0 and < 1e6)
             || Use.WhiteMl is not (>= 0 and < 1e6)

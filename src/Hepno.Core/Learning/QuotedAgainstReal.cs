@@ -134,12 +134,7 @@ public static class QuotedAgainstReal
                 ),
                 new("Order, preparing and packing", rest / 60, RecordedMinutes: rest / 60, false),
             ],
-            [
-                .. run
-                    .Spoiled.GroupBy(e => e.Reason ?? "not said")
-                    .Select(g => new SpoiledFor(g.Key, g.Count()))
-                    .OrderByDescending(s => s.Pieces),
-            ],
+            Reasons(run.Spoiled),
             pieces + run.Spoiled.Count,
             quoted.Outcome.ProfitAnHour,
             anHour,
@@ -148,6 +143,14 @@ public static class QuotedAgainstReal
             LeftOverOf(quoted, pieces, run)
         );
     }
+
+    private static IReadOnlyList<SpoiledFor> Reasons(IReadOnlyList<RunEvent> spoiled) =>
+        [
+            .. spoiled
+                .GroupBy(e => e.Reason ?? "not said")
+                .Select(g => new SpoiledFor(g.Key, g.Count()))
+                .OrderByDescending(s => s.Pieces),
+        ];
 
     private static List<decimal> Strata(Band quoted, double shiftSeconds, Figure spoilage, ShopNumbers numbers)
     {

@@ -35,7 +35,9 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
         ];
 
     /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfGap(), .. OfRoll(), .. OfSheets()];
+
+    private IEnumerable<Problem> OfGap()
     {
         if (GapIn is not (>= 0 and <= 4) || MarginIn is not (>= 0 and <= 4))
         {
@@ -46,6 +48,10 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 "A quarter of an inch is usual for both."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfRoll()
+    {
         if (Roll is { } roll)
         {
             if (roll.WidthIn is not (> 0 and <= 80) || 2 * MarginIn >= roll.WidthIn)
@@ -76,6 +82,10 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> OfSheets()
+    {
         for (var i = 0; i < Sheets.Count; i++)
         {
             var sheet = Sheets[i];

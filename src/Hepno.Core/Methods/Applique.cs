@@ -111,7 +111,7 @@ public sealed class Applique : IDecorationMethod
         List<Reason> reasons =
         [
             .. Embroidery.Frame(ask, machine),
-            .. Verdicts.Heat(ask, finish, book, $"applique of {machine.Name}", true),
+            .. HeatVerdicts.Of(ask, finish, book, $"applique of {machine.Name}", true),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Largest(
                 ask.Prints,

@@ -111,7 +111,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
     private List<Reason> Reasons(AskInHand ask, ShopBook book, TransferPriceList list) =>
         [
             .. Verdicts.Artwork(ask, ask.Prints, Hold, book.Numbers.Format),
-            .. Verdicts.Heat(ask, book.RecipeFor(list.Id, ask), book, list.Product),
+            .. HeatVerdicts.Of(ask, book.RecipeFor(list.Id, ask), book, list.Product),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask),
         ];

@@ -132,7 +132,7 @@ public sealed class DtfMade : IDecorationMethod
         [
             .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Film, book.Numbers.Format),
-            .. Verdicts.Heat(ask, recipe, book, $"film of {printer.Name}"),
+            .. HeatVerdicts.Of(ask, recipe, book, $"film of {printer.Name}"),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask),
         ];

@@ -162,7 +162,7 @@ public sealed class Dtg : IDecorationMethod
             )
         );
         reasons.AddRange(Verdicts.Loaded(printer.Id, printer: printer.Name, book));
-        reasons.AddRange(Verdicts.Heat(ask, recipe, book, $"print of {printer.Name}"));
+        reasons.AddRange(HeatVerdicts.Of(ask, recipe, book, $"print of {printer.Name}"));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
         var verdict = Verdict.From(reasons);

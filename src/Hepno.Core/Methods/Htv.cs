@@ -85,7 +85,7 @@ public sealed class Htv : IDecorationMethod
                 film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl,
                 book.Numbers.Format
             ),
-            .. Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks),
+            .. HeatVerdicts.Of(ask, recipe, book, film.Product, film.Blocks),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask),
         ];
@@ -253,7 +253,8 @@ public sealed class Htv : IDecorationMethod
         };
     }
 
-    private static Figure Hour(Cutter cutter, double seconds, ShopBook book) =>
+    /// <summary>What the cutter takes for an attempt.</summary>
+    internal static Figure Hour(Cutter cutter, double seconds, ShopBook book) =>
         MachineTime.Reckon(
             cutter.Equipment,
             seconds,

@@ -190,7 +190,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
             .. Fabric(ask),
             .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Prints, Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper, f),
-            .. Verdicts.Heat(ask, recipe, book, paper.Product),
+            .. HeatVerdicts.Of(ask, recipe, book, paper.Product),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask),
             .. TooWide(paper, printer, f),
@@ -327,19 +327,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         ];
         if (cutter is not null)
         {
-            parts.Add(
-                MachineTime.Reckon(
-                    cutter.Equipment,
-                    cutSeconds,
-                    tariff,
-                    $"Floor: {cutter.Name}",
-                    book.TendingOf(cutter.Id, cutter.Equipment)
-                ) with
-                {
-                    Code = "cutter",
-                    Label = "Cutter",
-                }
-            );
+            parts.Add(Htv.Hour(cutter, cutSeconds, book));
         }
         List<WorkStep> preparation =
         [

@@ -33,7 +33,7 @@ public static class PrepareCautions
             .. book.Papers.Any(p => p.Id == product)
                 ? book.PaperPrinters.Take(1).Select(p => (p.Name, p.Cautions))
                 : [],
-            .. Cut() ? (book.Cutters ?? []).Take(1).Select(c => (c.Name, c.Cautions)) : [],
+            .. Cut() ? book.Cutters.Take(1).Select(c => (c.Name, c.Cautions)) : [],
         ];
     }
 }

@@ -245,20 +245,6 @@ public sealed class ScreenOut : IDecorationMethod
             setUp,
             .. blank is null ? [] : TheirBlanks(sized.Pieces, blank),
         ];
-        var purchase = new Purchase(
-            $"sent-out-{p.Id}",
-            Text: $"{printed} printed, {place.ToLowerInvariant()} "
-                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {Counted(screens)}: "
-                + (printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks"),
-            printer.Supplier,
-            Days(ask, printer),
-            printed,
-            "prints",
-            Figure.Sum("buy", place, bought),
-            null,
-            null,
-            Breaks: breaks
-        );
         return new(
             p,
             material,
@@ -271,7 +257,7 @@ public sealed class ScreenOut : IDecorationMethod
             ),
             index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],
             sends ? [steps.SentOut] : [],
-            [purchase],
+            [PrintedOut(ask, p, printer, printed, screens: screens, Figure.Sum("buy", place, bought), breaks, book)],
             setUp,
             sends ? "Count the blanks out and send them" : "",
             ShopBook.Table.Id,
@@ -281,6 +267,31 @@ public sealed class ScreenOut : IDecorationMethod
             BlanksSent = printer.HasOwnBlanks() ? 0 : printed,
         };
     }
+
+    private static Purchase PrintedOut(
+        AskInHand ask,
+        Placement p,
+        OutsidePrinter printer,
+        int printed,
+        int screens,
+        Figure cost,
+        IReadOnlyList<PriceBreak> breaks,
+        ShopBook book
+    ) =>
+        new(
+            $"sent-out-{p.Id}",
+            Text: $"{printed} printed, {p.At().Name.ToLowerInvariant()} "
+                + $"{Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {Counted(screens)}: "
+                + (printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks"),
+            printer.Supplier,
+            Days(ask, printer),
+            printed,
+            "prints",
+            cost,
+            null,
+            null,
+            Breaks: breaks
+        );
 
     private static Figure? TheirBlank(GarmentKind kind, OutsidePrinter printer, string source) =>
         printer.BlankOf(kind) is { } own

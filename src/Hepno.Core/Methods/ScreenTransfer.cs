@@ -67,7 +67,7 @@ public sealed class ScreenTransfer : IDecorationMethod
         [
             .. ask.Prints.SelectMany(p => OnSheet(p, list, ask.Colourway, f)),
             .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, f),
-            .. Verdicts.Heat(ask, recipe, book, list.Product),
+            .. HeatVerdicts.Of(ask, recipe, book, list.Product),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask),
             .. Stretches(ask.Style, list),
@@ -171,20 +171,7 @@ public sealed class ScreenTransfer : IDecorationMethod
             price,
             FreightShare.Reckon("Transfer freight", list.FreightPerOrder, source, ask)
         );
-        var setUp = Figure.Of(
-            "set-up",
-            $"{place} set-up",
-            colours * list.SetUpPerColour,
-            "colours × set-up",
-            Figure.Input(
-                "colours",
-                "Colours",
-                colours,
-                FigureUnit.Count,
-                colours > p.Colours ? "the ask, and a white base" : "the ask"
-            ),
-            Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source)
-        );
+        var setUp = SetUp(p, colours, list);
         var sheets = Figure.Of(
             "sheets",
             "Sheets",
@@ -221,6 +208,22 @@ public sealed class ScreenTransfer : IDecorationMethod
     }
 
     private static string Counted(int colours) => $"{colours} {(colours == 1 ? "colour" : "colours")}";
+
+    private static Figure SetUp(Placement p, int colours, ScreenTransferList list) =>
+        Figure.Of(
+            "set-up",
+            $"{p.At().Name} set-up",
+            colours * list.SetUpPerColour,
+            "colours × set-up",
+            Figure.Input(
+                "colours",
+                "Colours",
+                colours,
+                FigureUnit.Count,
+                colours > p.Colours ? "the ask, and a white base" : "the ask"
+            ),
+            Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, $"Shelf: {list.Supplier}")
+        );
 
     private static string WhySheets(int bought, int need, string spares, ScreenTransferList list)
     {

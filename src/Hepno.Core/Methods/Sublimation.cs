@@ -235,7 +235,7 @@ public sealed class Sublimation : IDecorationMethod
             .. cloth,
             .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Dye, book.Numbers.Format),
-            .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true),
+            .. HeatVerdicts.Of(ask, recipe, book, $"dye of {printer.Name}", true),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.Make(ask, dye: true),
             .. Jigs(ask, book),

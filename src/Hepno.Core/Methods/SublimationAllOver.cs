@@ -92,7 +92,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             .. cloth,
             .. Verdicts.Loaded(printer.Id, printer: printer.Name, book),
             .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
-            .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true),
+            .. HeatVerdicts.Of(ask, recipe, book, $"dye of {printer.Name}", true),
             .. Verdicts.Make(ask, dye: true, edgeToEdge: true),
         ];
         reasons.AddRange(Verdicts.OnePrint(ask));

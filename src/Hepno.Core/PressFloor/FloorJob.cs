@@ -97,7 +97,9 @@ public sealed record FloorJob(
     public double ChainSeconds => WorkSteps.Clock(Chain);
 
     /// <summary>What cannot be simulated.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfCounts(), .. OfPasses(), .. OfPresses(), .. OfSteps()];
+
+    private IEnumerable<Problem> OfCounts()
     {
         foreach (
             var (value, least, most, field, what) in new[]
@@ -121,6 +123,10 @@ public sealed record FloorJob(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> OfPasses()
+    {
         foreach (var (pass, i) in Passes.Select((p, i) => (p, i)))
         {
             if (pass.TemperatureF is not (>= 60 and <= 500))
@@ -152,6 +158,10 @@ public sealed record FloorJob(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> OfPresses()
+    {
         foreach (
             var (press, i) in Presses
                 .Select((p, i) => (p, i))
@@ -169,6 +179,10 @@ public sealed record FloorJob(
                 "20 and 5 are usual."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfSteps()
+    {
         foreach (var step in Chain.Where(s => s.Seconds is not (>= 0 and <= 86_400)))
         {
             yield return new(

@@ -136,7 +136,9 @@ public sealed record Recipe(
         Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
 
     /// <summary>What the owner must put right before the recipe can be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfHeat(), .. OfPresses(), .. OfParameters(), .. OfWindow()];
+
+    private IEnumerable<Problem> OfHeat()
     {
         if (TemperatureF is < 200 or > 450)
         {
@@ -174,6 +176,10 @@ public sealed record Recipe(
                 $"Use {string.Join(", ", Pressures)}."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfPresses()
+    {
         if (PrePressSeconds is < 0 or > 60 || SecondPressSeconds is < 0 or > 60)
         {
             yield return new(
@@ -201,6 +207,10 @@ public sealed record Recipe(
                 "0 s, or a product that allows it."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfParameters()
+    {
         foreach (var (parameter, i) in (Parameters ?? []).Select((p, i) => (p, i)))
         {
             if (!RecipeParameter.Names.Contains(parameter.Name))
@@ -231,6 +241,10 @@ public sealed record Recipe(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> OfWindow()
+    {
         if (PeelWindowSeconds is not (null or (>= 0 and <= 600)))
         {
             yield return new(

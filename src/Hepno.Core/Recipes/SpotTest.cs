@@ -158,7 +158,9 @@ public sealed record SpotTest(
         tests.Where(t => t.Says(recipe, style, colour)).OrderBy(t => t.Day).ThenBy(t => t.Verdict()).LastOrDefault();
 
     /// <summary>What cannot be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() => [.. OfPressing(), .. OfWords(), .. OfPhotos(), .. OfWashes()];
+
+    private IEnumerable<Problem> OfPressing()
     {
         if (ProductId.Length == 0 || StyleId.IsNone)
         {
@@ -196,6 +198,10 @@ public sealed record SpotTest(
                 $"Use {string.Join(", ", Recipe.Pressures)}."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfWords()
+    {
         if (By.Length > 100 || Feel.Length > 500 || Note.Length > 2000)
         {
             yield return new(
@@ -205,6 +211,10 @@ public sealed record SpotTest(
                 "Say it shorter."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfPhotos()
+    {
         if (Photos is { Count: > MostPhotos })
         {
             yield return new(
@@ -232,6 +242,10 @@ public sealed record SpotTest(
                 "Send the photograph itself; washes are 0 to 1,000."
             );
         }
+    }
+
+    private IEnumerable<Problem> OfWashes()
+    {
         foreach (var (wash, i) in (Washes ?? []).Select((w, i) => (w, i)).Where(x => x.w.Washes is < 1 or > 1000))
         {
             yield return new(

@@ -15,31 +15,38 @@ namespace Hepno.Core.Shop;
 /// <param name="Sizes">Pieces by size, at least one.</param>
 /// <param name="Placements">Decorations, at least one.</param>
 /// <param name="Channel">Whose policy makes the price.</param>
-/// <param name="Others">The order's other complete lines, with which it shares what is paid once; null for
-/// none.</param>
-/// <param name="Shipping">How the order is sent, or null when it is collected.</param>
-/// <param name="Names">Names and numbers of its pieces, or null when all are alike.</param>
-/// <param name="BuyBy">Last day its blanks may be bought on; null leaves code prices out.</param>
-/// <param name="Theirs">True when the customer brings the garments.</param>
-/// <param name="Laid">The layout settled for it, or null.</param>
-/// <param name="Drawer">Transfers that lie here and are used for it; null for none.</param>
-/// <param name="Remnants">Pieces of vinyl that lie here and are used for it; null for none.</param>
 public sealed record AskInHand(
     Style Style,
     Colourway Colourway,
     IReadOnlyList<SizeCount> Sizes,
     IReadOnlyList<Placement> Placements,
-    Channel Channel = Channel.Retail,
-    IReadOnlyList<AskInHand>? Others = null,
-    Shipping? Shipping = null,
-    IReadOnlyList<OwnPiece>? Names = null,
-    LocalDate? BuyBy = null,
-    bool Theirs = false,
-    LineLayout? Laid = null,
-    IReadOnlyList<FromDrawer>? Drawer = null,
-    IReadOnlyList<FromRemnant>? Remnants = null
+    Channel Channel = Channel.Retail
 )
 {
+    /// <summary>The order's other complete lines, with which it shares what is paid once.</summary>
+    public IReadOnlyList<AskInHand> Others { get; init; } = [];
+
+    /// <summary>How the order is sent, or null when it is collected.</summary>
+    public Shipping? Shipping { get; init; }
+
+    /// <summary>Names and numbers of its pieces; none when all are alike.</summary>
+    public IReadOnlyList<OwnPiece> Names { get; init; } = [];
+
+    /// <summary>Last day its blanks may be bought on; null leaves code prices out.</summary>
+    public LocalDate? BuyBy { get; init; }
+
+    /// <summary>True when the customer brings the garments.</summary>
+    public bool Theirs { get; init; }
+
+    /// <summary>The layout settled for it, or null.</summary>
+    public LineLayout? Laid { get; init; }
+
+    /// <summary>Transfers that lie here and are used for it.</summary>
+    public IReadOnlyList<FromDrawer> Drawer { get; init; } = [];
+
+    /// <summary>Pieces of vinyl that lie here and are used for it.</summary>
+    public IReadOnlyList<FromRemnant> Remnants { get; init; } = [];
+
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller
     /// sizes.</summary>
     public IReadOnlyList<Placement> Prints =>
@@ -60,7 +67,7 @@ public sealed record AskInHand(
     public int Pieces => SizeRun.Total(Sizes);
 
     /// <summary>This line and the others of its order.</summary>
-    public IReadOnlyList<AskInHand> Order => [this, .. Others ?? []];
+    public IReadOnlyList<AskInHand> Order => [this, .. Others];
 
     /// <summary>Pieces of the whole order.</summary>
     public int OrderPieces => Order.Sum(l => l.Pieces);

@@ -92,22 +92,19 @@ public static class AsksInHand
             colour,
             problems,
             complete
-                ? new AskInHand(
-                    style!,
-                    colour!,
-                    line.Sizes,
-                    line.Placements,
-                    ask.Channel,
-                    Names: line.Names,
-                    BuyBy: book.BuyBy,
-                    Theirs: line.Theirs,
-                    Laid: facts?.LayoutOf(line.Id),
-                    Drawer: Some(facts?.Layout.Drawer.Where(d => d.LineId == line.Id)),
-                    Remnants: Some(facts?.Layout.Remnants.Where(r => r.LineId == line.Id))
-                )
+                ? new AskInHand(style!, colour!, line.Sizes, line.Placements, ask.Channel)
+                {
+                    Names = line.Names ?? [],
+                    BuyBy = book.BuyBy,
+                    Theirs = line.Theirs,
+                    Laid = facts?.LayoutOf(line.Id),
+                    Drawer = Some(facts?.Layout.Drawer.Where(d => d.LineId == line.Id)),
+                    Remnants = Some(facts?.Layout.Remnants.Where(r => r.LineId == line.Id)),
+                }
                 : null
         );
     }
 
-    private static List<T>? Some<T>(IEnumerable<T>? all) => all?.ToList() is { Count: > 0 } some ? some : null;
+    // none is always the same none: two asks are compared as they stand
+    private static T[] Some<T>(IEnumerable<T>? all) => all?.ToArray() ?? [];
 }

@@ -21,14 +21,6 @@ namespace Hepno.Core.Shop;
 /// <param name="Screens">Screen-printed transfer price lists.</param>
 /// <param name="FilmPrinters">Own film printers.</param>
 /// <param name="DyePrinters">Own dye printers.</param>
-/// <param name="Carrier">Rates of the carrier; null for none.</param>
-/// <param name="Cutters">Cutters; null for none.</param>
-/// <param name="BuyBy">Last day a quote made now may still be bought for; null leaves code prices out.</param>
-/// <param name="Memo">What jobs on the press floor took before; null to find it anew.</param>
-/// <param name="Tests">Spot tests; null for none.</param>
-/// <param name="Upkeep">What machines want done; null for none.</param>
-/// <param name="Supplies">What printers take and what is in them; null for none.</param>
-/// <param name="Ovens">Ovens and conveyors, which only cure; null for none.</param>
 public sealed record ShopBook(
     ShopNumbers Numbers,
     IReadOnlyList<Style> Styles,
@@ -38,17 +30,33 @@ public sealed record ShopBook(
     IReadOnlyList<Recipe> Recipes,
     IReadOnlyList<ScreenTransferList> Screens,
     IReadOnlyList<FilmPrinter> FilmPrinters,
-    IReadOnlyList<DyePrinter> DyePrinters,
-    CarrierRates? Carrier = null,
-    IReadOnlyList<Cutter>? Cutters = null,
-    LocalDate? BuyBy = null,
-    FloorMemo? Memo = null,
-    IReadOnlyList<SpotTest>? Tests = null,
-    IReadOnlyList<MachineUpkeep>? Upkeep = null,
-    IReadOnlyList<PrinterSupplies>? Supplies = null,
-    IReadOnlyList<Press>? Ovens = null
+    IReadOnlyList<DyePrinter> DyePrinters
 )
 {
+    /// <summary>Rates of the carrier; null for none.</summary>
+    public CarrierRates? Carrier { get; init; }
+
+    /// <summary>Last day a quote made now may still be bought for; null leaves code prices out.</summary>
+    public LocalDate? BuyBy { get; init; }
+
+    /// <summary>What jobs on the press floor took before; null to find it anew.</summary>
+    public FloorMemo? Memo { get; init; }
+
+    /// <summary>Cutters.</summary>
+    public IReadOnlyList<Cutter> Cutters { get; init; } = [];
+
+    /// <summary>Spot tests.</summary>
+    public IReadOnlyList<SpotTest> Tests { get; init; } = [];
+
+    /// <summary>What machines want done.</summary>
+    public IReadOnlyList<MachineUpkeep> Upkeep { get; init; } = [];
+
+    /// <summary>What printers take and what is in them.</summary>
+    public IReadOnlyList<PrinterSupplies> Supplies { get; init; } = [];
+
+    /// <summary>Ovens and conveyors, which only cure.</summary>
+    public IReadOnlyList<Press> Ovens { get; init; } = [];
+
     /// <summary>What orders handed over have earned.</summary>
     public EarnedByHands Earned { get; init; } = EarnedByHands.Nothing;
 

@@ -309,6 +309,7 @@ internal static class Shell
         api.MapCopies();
         api.MapCsv();
         api.MapArtwork();
+        api.MapArtworkLooks();
         api.MapTemplates();
         api.MapPlaces();
         api.MapPressChecks();

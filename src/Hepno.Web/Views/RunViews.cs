@@ -90,7 +90,7 @@ internal static class RunViews
 
     // a test, or that there is none, is said before what the recipe warns of
     private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) =>
-        SpotTest.Find(recipe, style, colour, book.Tests ?? []) switch
+        SpotTest.Find(recipe, style, colour, book.Tests) switch
         {
             { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
             null
