@@ -29,6 +29,10 @@ internal sealed record CodeMade(DesignView Design, double SmallestFilmIn, double
 internal static class ArtworkLookEndpoints
 {
     private const int MostRead = 40;
+    private const int LongestCode = 300;
+
+    private static readonly ConcurrentDictionary<(string Hash, double WidthIn), IReadOnlyList<CodeRead>> ReadBack =
+        new();
 
     public static void MapArtworkLooks(this IEndpointRouteBuilder api)
     {
@@ -37,11 +41,6 @@ internal static class ArtworkLookEndpoints
         art.MapPost("{id}/code", Code).WithName("makeCode");
         api.MapPost("/film-printers/{id}/calibrate", Calibrate).WithTags("film-printers").WithName("calibratePrinter");
     }
-
-    private const int LongestCode = 300;
-
-    private static readonly ConcurrentDictionary<(string Hash, double WidthIn), IReadOnlyList<CodeRead>> ReadBack =
-        new();
 
     /// <summary>Looks at it at a print width on a cloth: what would spoil the print, and where.</summary>
     internal static DesignLooked Look(

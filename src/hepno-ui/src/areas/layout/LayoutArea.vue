@@ -114,7 +114,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
             <p class="small quiet">{{ layout.spares }}</p>
             <table v-if="layout.choices.length > 1" class="choices">
               <caption class="small">
-                Ways to have them, least money first
+                How to have them, least money first
               </caption>
               <thead class="sr">
                 <tr>
