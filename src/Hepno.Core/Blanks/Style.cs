@@ -182,9 +182,10 @@ public sealed record Style(
                 (Feature.Grommets, GarmentKind.DrawstringBag);
 
     /// <summary>What the owner must put right before the style can be kept.</summary>
-    public IEnumerable<Problem> Problems() => [.. OfFabric(), .. OfPrice(), .. OfSizes(), .. OfColours()];
+    public IEnumerable<Problem> Problems() =>
+        [.. OfNameAndFabric(), .. OfPriceAndDelivery(), .. OfHeatAndSizes(), .. OfStockAndColours()];
 
-    private IEnumerable<Problem> OfFabric()
+    private IEnumerable<Problem> OfNameAndFabric()
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
@@ -202,7 +203,7 @@ public sealed record Style(
         }
     }
 
-    private IEnumerable<Problem> OfPrice()
+    private IEnumerable<Problem> OfPriceAndDelivery()
     {
         if (UnitPrice <= 0)
         {
@@ -237,7 +238,7 @@ public sealed record Style(
         }
     }
 
-    private IEnumerable<Problem> OfSizes()
+    private IEnumerable<Problem> OfHeatAndSizes()
     {
         if (HeatCeilingF is < 200 or > 450)
         {
@@ -272,7 +273,7 @@ public sealed record Style(
         }
     }
 
-    private IEnumerable<Problem> OfColours()
+    private IEnumerable<Problem> OfStockAndColours()
     {
         foreach (
             var lies in (OnHand ?? []).Where(o =>

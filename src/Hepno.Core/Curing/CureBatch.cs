@@ -122,9 +122,9 @@ public sealed record CureBatch(
     }
 
     /// <summary>What cannot be kept.</summary>
-    public IEnumerable<Problem> Problems() => [.. OfHeat(), .. OfPrints(), .. OfUse()];
+    public IEnumerable<Problem> Problems() => [.. OfCure(), .. OfPrints(), .. OfUse()];
 
-    private IEnumerable<Problem> OfHeat()
+    private IEnumerable<Problem> OfCure()
     {
         if (PrinterId.Length == 0)
         {

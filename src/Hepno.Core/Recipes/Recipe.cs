@@ -136,7 +136,8 @@ public sealed record Recipe(
         Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
 
     /// <summary>What the owner must put right before the recipe can be kept.</summary>
-    public IEnumerable<Problem> Problems() => [.. OfHeat(), .. OfPresses(), .. OfParameters(), .. OfWindow()];
+    public IEnumerable<Problem> Problems() =>
+        [.. OfHeat(), .. OfFurtherPressesAndPeel(), .. OfParameters(), .. OfPeelWindow()];
 
     private IEnumerable<Problem> OfHeat()
     {
@@ -178,7 +179,7 @@ public sealed record Recipe(
         }
     }
 
-    private IEnumerable<Problem> OfPresses()
+    private IEnumerable<Problem> OfFurtherPressesAndPeel()
     {
         if (PrePressSeconds is < 0 or > 60 || SecondPressSeconds is < 0 or > 60)
         {
@@ -243,7 +244,7 @@ public sealed record Recipe(
         }
     }
 
-    private IEnumerable<Problem> OfWindow()
+    private IEnumerable<Problem> OfPeelWindow()
     {
         if (PeelWindowSeconds is not (null or (>= 0 and <= 600)))
         {

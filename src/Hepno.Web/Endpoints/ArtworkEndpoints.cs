@@ -113,19 +113,7 @@ internal static class ArtworkEndpoints
             );
         }
         var wide = widthIn ?? UsualWidthIn;
-        RefusedException.IfAny(
-            wide is > 0 and <= Places.Absurd
-                ? []
-                :
-                [
-                    new Problem(
-                        "range",
-                        $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
-                        Where: "widthIn",
-                        "Say how wide it is printed."
-                    ),
-                ]
-        );
+        RefuseWidth(wide);
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
         var file = body.ToArray();
@@ -223,6 +211,24 @@ internal static class ArtworkEndpoints
             id,
             ArtworkDeeds.Keep(c, design, seen, request.Deed(shop.Clock, "ground knocked out"))
         ));
+    }
+
+    /// <summary>Refuses a print width that cannot be.</summary>
+    internal static void RefuseWidth(double widthIn)
+    {
+        RefusedException.IfAny(
+            widthIn is > 0 and <= Places.Absurd
+                ? []
+                :
+                [
+                    new Problem(
+                        "range",
+                        $"A print width of {widthIn:0.##} in is outside 0 to {Places.Absurd:0}.",
+                        Where: "widthIn",
+                        "Say how wide it is printed."
+                    ),
+                ]
+        );
     }
 
     internal static Versioned<Design> Kept(Microsoft.Data.Sqlite.SqliteConnection c, string id) =>

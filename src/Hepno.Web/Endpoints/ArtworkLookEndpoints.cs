@@ -54,19 +54,7 @@ internal static class ArtworkLookEndpoints
         {
             var design = ArtworkEndpoints.Kept(c, id).Value;
             var wide = widthIn ?? design.WidthIn;
-            RefusedException.IfAny(
-                wide is > 0 and <= Places.Absurd
-                    ? []
-                    :
-                    [
-                        new Problem(
-                            "range",
-                            $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
-                            Where: "widthIn",
-                            "Say how wide it is printed."
-                        ),
-                    ]
-            );
+            ArtworkEndpoints.RefuseWidth(wide);
             var book = shop.Book(c);
             var cloth = book
                 .Styles.FirstOrDefault(s => s.Id == styleId)
