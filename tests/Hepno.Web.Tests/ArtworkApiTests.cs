@@ -115,6 +115,22 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         Assert.InRange(placement.GetProperty("heightIn").GetDouble(), 5.5, 5.9);
         Assert.InRange(placement.GetProperty("coveragePercent").GetDouble(), 70, 80);
 
+        // a width that cannot be is refused with the same words when it is looked at and when it is sent
+        foreach (
+            var (code, refused) in new[]
+            {
+                await shop.Send(HttpMethod.Get, "/api/artwork/crest/look?widthIn=-3"),
+                await File("crest-3", Png(), query: "?name=Crest&widthIn=-3"),
+            }
+        )
+        {
+            var problem = refused.GetProperty("problems")[0];
+            Assert.Equal(
+                (400, "widthIn", "Say how wide it is printed."),
+                (code, problem.GetProperty("where").GetString(), problem.GetProperty("remedy").GetString())
+            );
+        }
+
         var look = await shop.Get("/api/artwork/crest/look?widthIn=10&styleId=hollin&colourwayId=navy");
         var faults = look.GetProperty("faults").EnumerateArray().ToDictionary(f => f.GetProperty("code").GetString()!);
         Assert.Equal(
