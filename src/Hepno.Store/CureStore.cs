@@ -14,7 +14,7 @@ public static class CureStore
         Load(connection, "id IN (SELECT cure_id FROM cure_print WHERE order_id = @order)", ("@order", orderId));
 
     /// <summary>Batches of a printer, newest first.</summary>
-    public static List<Versioned<CureBatch>> OfPrinter(SqliteConnection connection, string printerId) =>
+    public static List<Versioned<CureBatch>> OfPrinter(SqliteConnection connection, ThingId printerId) =>
         Load(connection, "printer_id = @printer", ("@printer", printerId));
 
     /// <summary>The number the next batch gets.</summary>
@@ -35,9 +35,9 @@ public static class CureStore
                     (
                         Of: r.Text("cure_id"),
                         Value: new CuredPrints(
-                            r.Text("order_id"),
-                            r.Text("line_id"),
-                            r.Text("placement_id"),
+                            r.Id<OrderId>("order_id"),
+                            r.Id<LineId>("line_id"),
+                            r.Id<PlacementId>("placement_id"),
                             r.Int("prints"),
                             r.Flag("white_only")
                         )
@@ -58,9 +58,9 @@ public static class CureStore
                 new(
                     r.Text("id"),
                     r.Int("number"),
-                    r.Text("printer_id"),
+                    r.Id<ThingId>("printer_id"),
                     r.Wall("at_wall"),
-                    r.Text("station_id"),
+                    r.Id<PressId>("station_id"),
                     r.Real("temperature_f"),
                     Minutes: r.Real("minutes"),
                     r.Text("by_whom"),

@@ -76,7 +76,7 @@ public static class CustomerStore
 
     private static Customer Of(Rows.Row r) =>
         new(
-            r.Text("id"),
+            r.Id<CustomerId>("id"),
             r.Text("name"),
             Contact: r.Text("contact"),
             r.Text("address"),

@@ -6,14 +6,14 @@ namespace Hepno.Store;
 /// <summary>Cloth by the roll.</summary>
 internal static class ClothStore
 {
-    public static Aggregate<RollCloth> Aggregate() => new("cloth", "cloth", Load, x => x.Id, Write);
+    public static Aggregate<RollCloth> Aggregate() => new("cloth", "cloth", Load, x => x.Id.Text, Write);
 
     private static List<Versioned<RollCloth>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM cloth WHERE {Rows.Only(id, "id")} ORDER BY product",
             r => new Versioned<RollCloth>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     r.Text("product"),
                     r.Real("polyester_percent"),
@@ -52,14 +52,14 @@ internal static class ClothStore
 /// <summary>Calenders with their roll printers.</summary>
 internal static class CalenderStore
 {
-    public static Aggregate<Calender> Aggregate() => new("calender", "calender", Load, x => x.Id, Write);
+    public static Aggregate<Calender> Aggregate() => new("calender", "calender", Load, x => x.Id.Text, Write);
 
     private static List<Versioned<Calender>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM calender WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<Calender>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("paper_width_in"),
                     r.Money("paper_foot_micros"),

@@ -6,14 +6,14 @@ namespace Hepno.Store;
 /// <summary>Cutters.</summary>
 internal static class CutterStore
 {
-    public static Aggregate<Cutter> Aggregate() => new("cutter", "cutter", Load, c => c.Id, Write);
+    public static Aggregate<Cutter> Aggregate() => new("cutter", "cutter", Load, c => c.Id.Text, Write);
 
     private static List<Versioned<Cutter>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM cutter WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<Cutter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("cut_width_in"),
                     SpeedIn2PerMinute: r.Real("speed_in2_minute"),

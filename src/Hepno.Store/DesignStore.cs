@@ -14,7 +14,7 @@ internal static class DesignStore
             $"SELECT * FROM artwork WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<Design>(
                 new(
-                    r.Text("id"),
+                    r.Id<DesignId>("id"),
                     r.Text("name"),
                     Kind: r.Text("kind"),
                     r.Text("hash"),

@@ -14,7 +14,7 @@ namespace Hepno.Store;
 public static class DrawerStore
 {
     /// <summary>Identity of what is left over of an order's design.</summary>
-    public static string IdOf(DesignId designId, double widthIn, double heightIn, string productId) =>
+    public static string IdOf(DesignId designId, double widthIn, double heightIn, ThingId productId) =>
         string.Create(CultureInfo.InvariantCulture, $"{designId} {widthIn:0.##}x{heightIn:0.##} {productId}");
 
     /// <summary>Everything in the drawer, by name; what the shop keeps is there when it is empty too.</summary>
@@ -31,7 +31,7 @@ public static class DrawerStore
             {
                 kept.Add(
                     new(
-                        IdOf(design, more.WidthIn, more.HeightIn, more.FilmId),
+                        new KeptPrintId(IdOf(design, more.WidthIn, more.HeightIn, more.FilmId)),
                         Aggregates.Designs.Get(connection, design.Text)?.Value.Name ?? design.Text,
                         more.WidthIn,
                         more.HeightIn,
@@ -64,7 +64,7 @@ public static class DrawerStore
     /// <param name="connection">The database.</param>
     /// <param name="exceptOrder">This order's own are not counted.</param>
     /// <param name="exceptLine">Nor only this line's of it.</param>
-    public static Dictionary<string, int> SpokenFor(
+    public static Dictionary<KeptPrintId, int> SpokenFor(
         SqliteConnection connection,
         OrderId exceptOrder,
         LineId exceptLine
@@ -74,7 +74,7 @@ public static class DrawerStore
                 "SELECT d.kept_id, d.pieces FROM order_drawer d JOIN orders o ON o.id = d.order_id LEFT JOIN "
                     + "gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE o.closed_at IS "
                     + "NULL AND g.done_at IS NULL AND NOT (d.order_id = @order AND d.line_id = @line)",
-                r => (Kept: r.Text("kept_id"), Count: r.Int("pieces")),
+                r => (Kept: r.Id<KeptPrintId>("kept_id"), Count: r.Int("pieces")),
                 ("@order", exceptOrder),
                 ("@line", exceptLine)
             )
@@ -82,11 +82,11 @@ public static class DrawerStore
             .ToDictionary(g => g.Key, g => g.Sum(x => x.Count));
 
     private static List<(
-        string? KeptId,
+        KeptPrintId? KeptId,
         DesignId? DesignId,
         double WidthIn,
         double HeightIn,
-        string FilmId,
+        ThingId FilmId,
         int Count,
         LocalDate On,
         string Order
@@ -107,19 +107,19 @@ public static class DrawerStore
             r =>
                 (
                     r.Text("key").StartsWith("kept ", StringComparison.Ordinal)
-                        ? r.Text("key")["kept ".Length..]
-                        : null,
+                        ? new KeptPrintId(r.Text("key")["kept ".Length..])
+                        : default(KeptPrintId?),
                     r.IdOrNull<DesignId>("design_id"),
                     r.Real("width_in"),
                     r.Real("height_in"),
-                    r.Text("film_id"),
+                    r.Id<ThingId>("film_id"),
                     r.Int("extra"),
                     WallClock.Day(r.Utc("done_at"), zone),
                     $"T-{r.Int("number")}"
                 )
         );
 
-    private static List<(string KeptId, int Count, LocalDate On, string Order)> Uses(
+    private static List<(KeptPrintId KeptId, int Count, LocalDate On, string Order)> Uses(
         SqliteConnection connection,
         string zone
     ) =>
@@ -127,6 +127,12 @@ public static class DrawerStore
             "SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = "
                 + "d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE "
                 + "g.done_at IS NOT NULL ORDER BY g.done_at",
-            r => (r.Text("kept_id"), r.Int("pieces"), WallClock.Day(r.Utc("done_at"), zone), $"T-{r.Int("number")}")
+            r =>
+                (
+                    r.Id<KeptPrintId>("kept_id"),
+                    r.Int("pieces"),
+                    WallClock.Day(r.Utc("done_at"), zone),
+                    $"T-{r.Int("number")}"
+                )
         );
 }

@@ -9,26 +9,40 @@ internal sealed class FactRows(OrderRows rows)
 {
     private static readonly OrderTable<OfferedWay> Offers = new(
         "order_offer",
-        r => new(r.Text("line_id"), r.Text("method_id")),
+        r => new(r.Id<LineId>("line_id"), r.Id<MethodId>("method_id")),
         w => [("line_id", w.LineId), ("method_id", w.MethodId)]
     );
 
     private static readonly OrderTable<LastTime> LastTimes = new(
         "order_last",
-        r => new(r.Text("line_id"), r.Text("code"), r.Text("method_id"), r.Money("price_micros"), r.Utc("at")),
+        r =>
+            new(
+                r.Id<LineId>("line_id"),
+                r.Text("code"),
+                r.Id<MethodId>("method_id"),
+                r.Money("price_micros"),
+                r.Utc("at")
+            ),
         l =>
             [("line_id", l.LineId), ("code", l.Code), ("method_id", l.MethodId), ("price_micros", l.Each), ("at", l.At)]
     );
 
     private static readonly OrderTable<FromDrawer> Drawer = new(
         "order_drawer",
-        r => new(r.Text("line_id"), r.Text("key"), KeptId: r.Text("kept_id"), r.Int("pieces"), r.Text("film_id")),
+        r =>
+            new(
+                r.Id<LineId>("line_id"),
+                r.Text("key"),
+                KeptId: r.Id<KeptPrintId>("kept_id"),
+                r.Int("pieces"),
+                r.Id<ThingId>("film_id")
+            ),
         d => [("line_id", d.LineId), ("key", d.Key), ("kept_id", d.KeptId), ("pieces", d.Count), ("film_id", d.FilmId)]
     );
 
     private static readonly OrderTable<JoinedFilm> Joined = new(
         "order_joined",
-        r => new(r.Text("line_id"), r.Text("with_order"), r.Text("with_code")),
+        r => new(r.Id<LineId>("line_id"), r.Id<OrderId>("with_order"), r.Text("with_code")),
         j => [("line_id", j.LineId), ("with_order", j.WithOrder), ("with_code", j.WithCode)]
     );
 
@@ -36,11 +50,11 @@ internal sealed class FactRows(OrderRows rows)
         "order_remnant",
         r =>
             new(
-                r.Text("line_id"),
-                r.Text("placement_id"),
+                r.Id<LineId>("line_id"),
+                r.Id<PlacementId>("placement_id"),
                 r.Int("layer"),
-                r.Text("remnant_id"),
-                VinylId: r.Text("vinyl_id"),
+                r.Id<RemnantId>("remnant_id"),
+                VinylId: r.Id<ThingId>("vinyl_id"),
                 r.Real("width_in"),
                 r.Real("length_in")
             ),
@@ -58,7 +72,7 @@ internal sealed class FactRows(OrderRows rows)
 
     private static readonly OrderTable<RiskTaken> Risks = new(
         "order_risk",
-        r => new(r.Text("line_id"), r.Text("accepted_by"), r.Flag("spot_tested"), r.Utc("at")),
+        r => new(r.Id<LineId>("line_id"), r.Text("accepted_by"), r.Flag("spot_tested"), r.Utc("at")),
         x => [("line_id", x.LineId), ("accepted_by", x.AcceptedBy), ("spot_tested", x.SpotTested), ("at", x.At)]
     );
 
@@ -92,13 +106,13 @@ internal sealed class FactRows(OrderRows rows)
 
     private static readonly OrderTable<PressedOn> Pressed = new(
         "order_pressed",
-        r => new(r.Text("line_id"), r.Text("press_id")),
+        r => new(r.Id<LineId>("line_id"), r.Id<PressId>("press_id")),
         p => [("line_id", p.LineId), ("press_id", p.PressId)]
     );
 
     private static readonly OrderTable<MovedLine> Moves = new(
         "order_move",
-        r => new(r.Text("line_id"), r.Text("press_id"), r.Wall("from_wall")),
+        r => new(r.Id<LineId>("line_id"), r.Id<PressId>("press_id"), r.Wall("from_wall")),
         m => [("line_id", m.LineId), ("press_id", m.PressId), ("from_wall", m.From)]
     );
 
@@ -143,13 +157,23 @@ internal sealed class FactRows(OrderRows rows)
     {
         var id = r.Text("id");
         return new(
-            new(decisions, [.. offers[id]], [.. lastTimes[id]]),
-            new(r.UtcOrNull("laid_out_at"), [.. layouts[id]], [.. drawer[id]], [.. joined[id]], [.. remnants[id]]),
-            new(Approval(r), Deposit(r), [.. risks[id]], [.. items[id]]),
-            new(r.UtcOrNull("run_started_at"), [.. pressed[id]], [.. moves[id]]),
-            new([.. counted[id]], [.. parts[id].Select((p, at) => p with { Pieces = PiecesOf(id, at) })], HandOver(r)),
+            new(decisions, [.. offers[new OrderId(id)]], [.. lastTimes[new OrderId(id)]]),
+            new(
+                r.UtcOrNull("laid_out_at"),
+                [.. layouts[new OrderId(id)]],
+                [.. drawer[new OrderId(id)]],
+                [.. joined[new OrderId(id)]],
+                [.. remnants[new OrderId(id)]]
+            ),
+            new(Approval(r), Deposit(r), [.. risks[new OrderId(id)]], [.. items[new OrderId(id)]]),
+            new(r.UtcOrNull("run_started_at"), [.. pressed[new OrderId(id)]], [.. moves[new OrderId(id)]]),
+            new(
+                [.. counted[new OrderId(id)]],
+                [.. parts[new OrderId(id)].Select((p, at) => p with { Pieces = PiecesOf(id, at) })],
+                HandOver(r)
+            ),
             new(r.UtcOrNull("closed_at"), Ending(r)),
-            [.. attached[id]]
+            [.. attached[new OrderId(id)]]
         );
     }
 
@@ -192,7 +216,7 @@ internal sealed class FactRows(OrderRows rows)
         Attached.Write(connection, id, facts.Attached);
     }
 
-    private static CountedSize Size(Rows.Row r) => new(r.Text("line_id"), r.Text("size"), r.Int("pieces"));
+    private static CountedSize Size(Rows.Row r) => new(r.Id<LineId>("line_id"), r.Text("size"), r.Int("pieces"));
 
     private static (string, object?)[] Columns(CountedSize s) =>
         [("line_id", s.LineId), ("size", s.Size), ("pieces", s.Pieces)];
@@ -221,5 +245,5 @@ internal sealed class FactRows(OrderRows rows)
             );
 
     private List<CountedSize> PiecesOf(string id, int part) =>
-        [.. partPieces[id].Where(p => p.Part == part).Select(p => p.Size)];
+        [.. partPieces[new OrderId(id)].Where(p => p.Part == part).Select(p => p.Size)];
 }

@@ -8,7 +8,7 @@ namespace Hepno.Store;
 /// <summary>Price lists of bought film.</summary>
 internal static class FilmStore
 {
-    public static Aggregate<TransferPriceList> Aggregate() => new("film", "film", Load, l => l.Id, Write);
+    public static Aggregate<TransferPriceList> Aggregate() => new("film", "film", Load, l => l.Id.Text, Write);
 
     private static List<Versioned<TransferPriceList>> Load(SqliteConnection connection, string? id)
     {
@@ -66,7 +66,7 @@ internal static class FilmStore
                     : null;
                 return new Versioned<TransferPriceList>(
                     new(
-                        film,
+                        new ThingId(film),
                         Supplier: r.Text("supplier"),
                         r.Text("product"),
                         [.. sizes[film]],
@@ -173,7 +173,7 @@ internal static class FilmStore
         SqliteConnection connection,
         string table,
         string of,
-        string filmId,
+        ThingId filmId,
         IReadOnlyList<IReadOnlyList<PriceBreak>> breaks
     )
     {

@@ -6,7 +6,7 @@ namespace Hepno.Store;
 /// <summary>Transfers kept on hand.</summary>
 internal static class KeptPrintStore
 {
-    public static Aggregate<KeptPrint> Aggregate() => new("kept-print", "kept_print", Load, k => k.Id, Write);
+    public static Aggregate<KeptPrint> Aggregate() => new("kept-print", "kept_print", Load, k => k.Id.Text, Write);
 
     private static List<Versioned<KeptPrint>> Load(SqliteConnection connection, string? id)
     {
@@ -15,12 +15,12 @@ internal static class KeptPrintStore
             $"SELECT * FROM kept_print WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<KeptPrint>(
                 new(
-                    r.Text("id"),
+                    r.Id<KeptPrintId>("id"),
                     Name: r.Text("name"),
                     r.Real("width_in"),
                     r.Real("height_in"),
                     r.IdOrNull<DesignId>("design_id"),
-                    r.Text("product_id"),
+                    r.Id<ThingId>("product_id"),
                     r.Int("keep"),
                     GoodDays: r.Int("good_days"),
                     [.. lots[r.Text("id")]]

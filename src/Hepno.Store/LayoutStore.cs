@@ -72,7 +72,7 @@ internal static class LayoutStore
                 l => l.Of,
                 l => new LineLayout(
                     l.Line,
-                    l.FilmId,
+                    new ThingId(l.FilmId),
                     l.On,
                     [.. designs[(l.Of, l.Line)]],
                     [.. copies[(l.Of, l.Line)]],

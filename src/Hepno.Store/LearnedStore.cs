@@ -30,7 +30,7 @@ public static class LearnedStore
             SELECT o.id, o.version, (SELECT coalesce(max(seq), 0) FROM run_event e WHERE e.order_id = o.id) AS last
             FROM orders o WHERE o.handed_at IS NOT NULL AND {IsMissing} ORDER BY o.number DESC LIMIT @most
             """,
-            r => new ToLearn(r.Text("id"), r.Long("version"), LastEvent: r.Long("last")),
+            r => new ToLearn(r.Id<OrderId>("id"), r.Long("version"), LastEvent: r.Long("last")),
             ("@rule", rule),
             ("@most", most)
         );
@@ -60,7 +60,7 @@ public static class LearnedStore
             """,
             r => new LearnedPart(
                 r.Word<LearnedKind>("kind"),
-                r.Text("method_id"),
+                r.Id<MethodId>("method_id"),
                 r.Text("what"),
                 r.Real("standard"),
                 Recorded: r.Real("recorded"),

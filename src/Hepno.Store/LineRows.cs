@@ -10,13 +10,13 @@ internal sealed class LineRows
 {
     private static readonly OrderTable<OfLine<SizeCount>> Sizes = new(
         "order_size",
-        r => new(r.Text("line_id"), new(r.Text("size"), r.Int("pieces"))),
+        r => new(r.Id<LineId>("line_id"), new(r.Text("size"), r.Int("pieces"))),
         x => [("line_id", x.LineId), ("size", x.Value.Size), ("pieces", x.Value.Pieces)]
     );
 
     private static readonly OrderTable<OfLine<OwnPiece>> Names = new(
         "order_own",
-        r => new(r.Text("line_id"), new(r.Text("size"), Name: r.Text("name"), r.Text("number"))),
+        r => new(r.Id<LineId>("line_id"), new(r.Text("size"), Name: r.Text("name"), r.Text("number"))),
         x => [("line_id", x.LineId), ("size", x.Value.Size), ("name", x.Value.Name), ("number", x.Value.Number)]
     );
 
@@ -24,9 +24,9 @@ internal sealed class LineRows
         "placement_cut",
         r =>
             new(
-                r.Text("line_id"),
+                r.Id<LineId>("line_id"),
                 (
-                    r.Text("placement_id"),
+                    r.Id<PlacementId>("placement_id"),
                     new(
                         r.Text("hex"),
                         r.Real("width_share"),
@@ -51,9 +51,9 @@ internal sealed class LineRows
         "placement",
         r =>
             new(
-                r.Text("line_id"),
+                r.Id<LineId>("line_id"),
                 new(
-                    r.Text("id"),
+                    r.Id<PlacementId>("id"),
                     r.Text("place"),
                     r.Real("width_in"),
                     r.Real("height_in"),
@@ -96,9 +96,9 @@ internal sealed class LineRows
         r =>
             (
                 new(
-                    r.Text("id"),
+                    r.Id<LineId>("id"),
                     r.IdOrNull<StyleId>("style_id"),
-                    r.TextOrNull("colourway_id"),
+                    r.IdOrNull<ColourwayId>("colourway_id"),
                     [],
                     [],
                     r.MoneyOrNull("mark_micros"),
@@ -109,8 +109,8 @@ internal sealed class LineRows
                 ),
                 r.TextOrNull("decision_method") is { } method
                     ? new(
-                        r.Text("id"),
-                        method,
+                        r.Id<LineId>("id"),
+                        new MethodId(method),
                         r.Utc("decision_at"),
                         r.MoneyOrNull("decision_price_micros"),
                         r.Text("decision_why")
@@ -143,7 +143,7 @@ internal sealed class LineRows
     /// <summary>Reads them.</summary>
     public LineRows(OrderRows rows)
     {
-        static (OrderId, LineId) Line(Rows.Row r) => (r.Text("order_id"), r.Text("line_id"));
+        static (OrderId, LineId) Line(Rows.Row r) => (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id"));
         lines = rows.Of(Lines);
         sizes = rows.By(Sizes, Line);
         names = rows.By(Names, Line);

@@ -10,7 +10,7 @@ public static class MadeStore
 {
     /// <summary>Keeps what a quote makes, each artwork with the picture it has now; one that is no longer kept is left
     /// out.</summary>
-    public static void Put(SqliteConnection connection, string quoteId, IEnumerable<QuotedDesign> designs)
+    public static void Put(SqliteConnection connection, QuoteId quoteId, IEnumerable<QuotedDesign> designs)
     {
         foreach (var d in designs)
         {
@@ -42,8 +42,8 @@ public static class MadeStore
             GROUP BY d.design_id, d.maker_id, d.width_in, d.height_in, d.screens
             """,
             r => new MadeBefore(
-                r.Text("design_id"),
-                r.Text("maker_id"),
+                r.Id<DesignId>("design_id"),
+                r.Id<ThingId>("maker_id"),
                 r.Real("width_in"),
                 r.Real("height_in"),
                 r.Int("screens"),

@@ -85,7 +85,7 @@ public static class OrderStore
             WHERE q.withdrawn_at IS NULL AND q.sent_at >= @since AND (o.approved_at IS NOT NULL OR o.ended_kind IS NOT NULL)
             """,
             r => new QuotedOutcome(
-                r.Text("method_id"),
+                r.Id<MethodId>("method_id"),
                 r.Money("price_micros"),
                 r.TextOrNull("ended_kind") is null ? null : r.Word<EndKind>("ended_kind")
             ),
@@ -154,10 +154,10 @@ public static class OrderStore
                 var id = r.Text("id");
                 return new Versioned<Order>(
                     new(
-                        id,
+                        new OrderId(id),
                         r.Int("number"),
-                        Ask(r, lines.Of(id)),
-                        facts.Of(r, lines.DecisionsOf(id)),
+                        Ask(r, lines.Of(new OrderId(id))),
+                        facts.Of(r, lines.DecisionsOf(new OrderId(id))),
                         r.Utc("created_at")
                     ),
                     r.Long("version")

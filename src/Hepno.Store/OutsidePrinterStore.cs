@@ -9,7 +9,7 @@ namespace Hepno.Store;
 internal static class OutsidePrinterStore
 {
     public static Aggregate<OutsidePrinter> Aggregate() =>
-        new("outside-printer", "outside_printer", Load, p => p.Id, Write);
+        new("outside-printer", "outside_printer", Load, p => p.Id.Text, Write);
 
     private static List<Versioned<OutsidePrinter>> Load(SqliteConnection connection, string? id)
     {
@@ -19,7 +19,7 @@ internal static class OutsidePrinterStore
             $"SELECT * FROM outside_printer WHERE {Rows.Only(id, "id")} ORDER BY supplier",
             r => new Versioned<OutsidePrinter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     r.Money("set_up_micros"),
                     [

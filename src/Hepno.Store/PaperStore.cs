@@ -6,14 +6,14 @@ namespace Hepno.Store;
 /// <summary>Transfer papers.</summary>
 internal static class PaperStore
 {
-    public static Aggregate<TransferPaper> Aggregate() => new("paper", "paper", Load, p => p.Id, Write);
+    public static Aggregate<TransferPaper> Aggregate() => new("paper", "paper", Load, p => p.Id.Text, Write);
 
     private static List<Versioned<TransferPaper>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM paper WHERE {Rows.Only(id, "id")} ORDER BY product",
             r => new Versioned<TransferPaper>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     r.Text("product"),
                     r.Word<PaperKind>("kind"),

@@ -7,7 +7,7 @@ namespace Hepno.Store;
 /// <summary>Services that print on demand.</summary>
 internal static class PodServiceStore
 {
-    public static Aggregate<PodService> Aggregate() => new("pod-service", "pod_service", Load, s => s.Id, Write);
+    public static Aggregate<PodService> Aggregate() => new("pod-service", "pod_service", Load, s => s.Id.Text, Write);
 
     private static List<Versioned<PodService>> Load(SqliteConnection connection, string? id)
     {
@@ -16,7 +16,7 @@ internal static class PodServiceStore
             $"SELECT * FROM pod_service WHERE {Rows.Only(id, "id")} ORDER BY supplier",
             r => new Versioned<PodService>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     [.. prices[r.Text("id")]],
                     r.Money("further_micros"),

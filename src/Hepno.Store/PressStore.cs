@@ -20,7 +20,7 @@ internal static class PressStore
             $"SELECT * FROM press WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<Press>(
                 new(
-                    r.Text("id"),
+                    r.Id<PressId>("id"),
                     r.Text("name"),
                     Kind: r.Text("kind"),
                     r.Real("platen_width_in"),

@@ -7,14 +7,14 @@ namespace Hepno.Store;
 internal static class PrinterStore
 {
     public static Aggregate<FilmPrinter> Film() =>
-        new("film-printer", "film_printer", LoadFilmPrinter, p => p.Id, WriteFilmPrinter);
+        new("film-printer", "film_printer", LoadFilmPrinter, p => p.Id.Text, WriteFilmPrinter);
 
     private static List<Versioned<FilmPrinter>> LoadFilmPrinter(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM film_printer WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<FilmPrinter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("roll_width_in"),
                     GapIn: r.Real("gap_in"),
@@ -70,14 +70,14 @@ internal static class PrinterStore
         );
 
     public static Aggregate<DyePrinter> Dye() =>
-        new("dye-printer", "dye_printer", LoadDyePrinter, p => p.Id, WriteDyePrinter);
+        new("dye-printer", "dye_printer", LoadDyePrinter, p => p.Id.Text, WriteDyePrinter);
 
     private static List<Versioned<DyePrinter>> LoadDyePrinter(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM dye_printer WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<DyePrinter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("speed_in2_minute"),
                     InkMlPerIn2: r.Real("ink_ml_in2"),
@@ -121,14 +121,14 @@ internal static class PrinterStore
         );
 
     public static Aggregate<PaperPrinter> Paper() =>
-        new("paper-printer", "paper_printer", LoadPaperPrinter, p => p.Id, WritePaperPrinter);
+        new("paper-printer", "paper_printer", LoadPaperPrinter, p => p.Id.Text, WritePaperPrinter);
 
     private static List<Versioned<PaperPrinter>> LoadPaperPrinter(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM paper_printer WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<PaperPrinter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("speed_in2_minute"),
                     WidestIn: r.Real("widest_in"),
@@ -160,14 +160,14 @@ internal static class PrinterStore
         );
 
     public static Aggregate<GarmentPrinter> Garment() =>
-        new("garment-printer", "garment_printer", LoadGarmentPrinter, p => p.Id, WriteGarmentPrinter);
+        new("garment-printer", "garment_printer", LoadGarmentPrinter, p => p.Id.Text, WriteGarmentPrinter);
 
     private static List<Versioned<GarmentPrinter>> LoadGarmentPrinter(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM garment_printer WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<GarmentPrinter>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("speed_in2_minute"),
                     MostWidthIn: r.Real("most_width_in"),

@@ -38,7 +38,7 @@ public static class QuoteStore
                 ("cost_micros", l.Cost)
             );
         }
-        ChangeStore.Add(connection, "quote", quote.Id, 1, quote.SentAt);
+        ChangeStore.Add(connection, "quote", quote.Id.Text, 1, quote.SentAt);
     }
 
     /// <summary>Lines of the quotes that stand for orders not handed over, by order.</summary>
@@ -53,8 +53,8 @@ public static class QuoteStore
                     (
                         Of: r.Id<OrderId>("order_id"),
                         Line: new QuotedLine(
-                            r.Text("line_id"),
-                            r.Text("method_id"),
+                            r.Id<LineId>("line_id"),
+                            r.Id<MethodId>("method_id"),
                             r.Money("price_micros"),
                             Cost: r.Money("cost_micros")
                         )
@@ -62,14 +62,14 @@ public static class QuoteStore
             )
             .ToLookup(x => x.Of, x => x.Line);
 
-    public static void Withdraw(SqliteConnection connection, string id, Instant at)
+    public static void Withdraw(SqliteConnection connection, QuoteId id, Instant at)
     {
         connection.Execute(
             "UPDATE quote SET withdrawn_at = @at WHERE id = @id AND withdrawn_at IS NULL",
             ("@at", at),
             ("@id", id)
         );
-        ChangeStore.Add(connection, "quote", id, 2, at);
+        ChangeStore.Add(connection, "quote", id.Text, 2, at);
     }
 
     /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
@@ -77,19 +77,19 @@ public static class QuoteStore
         connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
 
     /// <summary>Ids of all quotes of the shop, oldest first.</summary>
-    public static List<string> Ids(SqliteConnection connection) =>
-        connection.Query("SELECT id FROM quote ORDER BY sent_at, id", r => r.Text("id"));
+    public static List<QuoteId> Ids(SqliteConnection connection) =>
+        connection.Query("SELECT id FROM quote ORDER BY sent_at, id", r => r.Id<QuoteId>("id"));
 
     /// <summary>A quote, or null.</summary>
-    public static StoredQuote? Get(SqliteConnection connection, string id) =>
+    public static StoredQuote? Get(SqliteConnection connection, QuoteId id) =>
         connection.Query($"SELECT {Columns} FROM quote WHERE id = @id", Map, ("@id", id)).FirstOrDefault();
 
     /// <summary>The page of a quote as it was sent.</summary>
-    public static byte[] PdfOf(SqliteConnection connection, string id) =>
+    public static byte[] PdfOf(SqliteConnection connection, QuoteId id) =>
         connection.Query("SELECT pdf FROM quote WHERE id = @id", r => r.Bytes("pdf"), ("@id", id))[0];
 
     /// <summary>Puts a copy without the person in a quote's place: the only change a sent quote ever takes.</summary>
-    public static void Replace(SqliteConnection connection, string id, FrozenQuote frozen, byte[] pdf) =>
+    public static void Replace(SqliteConnection connection, QuoteId id, FrozenQuote frozen, byte[] pdf) =>
         connection.Execute(
             "UPDATE quote SET document = @document, pdf = @pdf WHERE id = @id",
             ("@document", KnownDocuments.SentQuote.Packed(frozen)),
@@ -120,7 +120,7 @@ public static class QuoteStore
             .ToDictionary(g => g.Key, g => g.Last());
 
     /// <summary>A quote's figures and texts as frozen.</summary>
-    public static FrozenQuote Frozen(SqliteConnection connection, string id) =>
+    public static FrozenQuote Frozen(SqliteConnection connection, QuoteId id) =>
         KnownDocuments.SentQuote.Unpacked(
             connection.Query("SELECT document FROM quote WHERE id = @id", r => r.Bytes("document"), ("@id", id))[0]
         );
@@ -135,5 +135,5 @@ public static class QuoteStore
             .FirstOrDefault();
 
     private static StoredQuote Map(Rows.Row r) =>
-        new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"));
+        new(r.Id<QuoteId>("id"), r.Id<OrderId>("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"));
 }

@@ -6,7 +6,7 @@ namespace Hepno.Store;
 /// <summary>Recipes.</summary>
 internal static class RecipeStore
 {
-    public static Aggregate<Recipe> Aggregate() => new("recipe", "recipe", Load, r => r.Id, Write);
+    public static Aggregate<Recipe> Aggregate() => new("recipe", "recipe", Load, r => r.Id.Text, Write);
 
     private static List<Versioned<Recipe>> Load(SqliteConnection connection, string? id)
     {
@@ -15,8 +15,8 @@ internal static class RecipeStore
             $"SELECT * FROM recipe WHERE {Rows.Only(id, "id")} ORDER BY product_id, fabric",
             r => new Versioned<Recipe>(
                 new(
-                    r.Text("id"),
-                    ProductId: r.Text("product_id"),
+                    r.Id<RecipeId>("id"),
+                    ProductId: r.Id<ThingId>("product_id"),
                     r.Text("revision"),
                     r.Word<RecipeFabric>("fabric"),
                     r.Real("temperature_f"),

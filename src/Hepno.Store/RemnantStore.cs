@@ -6,15 +6,15 @@ namespace Hepno.Store;
 /// <summary>Pieces of vinyl that were left over.</summary>
 public static class RemnantStore
 {
-    internal static Aggregate<VinylRemnant> Aggregate() => new("remnant", "remnant", Load, v => v.Id, Write);
+    internal static Aggregate<VinylRemnant> Aggregate() => new("remnant", "remnant", Load, v => v.Id.Text, Write);
 
     private static List<Versioned<VinylRemnant>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM remnant WHERE {Rows.Only(id, "id")} ORDER BY colour, since",
             r => new Versioned<VinylRemnant>(
                 new(
-                    r.Text("id"),
-                    VinylId: r.Text("vinyl_id"),
+                    r.Id<RemnantId>("id"),
+                    VinylId: r.Id<ThingId>("vinyl_id"),
                     r.Text("colour"),
                     r.Real("width_in"),
                     r.Real("length_in"),
@@ -45,7 +45,7 @@ public static class RemnantStore
     /// <summary>Which pieces orders use, with each order's number: it follows from the orders as they stand, and a line
     /// made otherwise by now uses none.</summary>
     public static List<(
-        string RemnantId,
+        RemnantId RemnantId,
         OrderId OrderId,
         LineId LineId,
         PlacementId PlacementId,
@@ -57,7 +57,7 @@ public static class RemnantStore
                 + "l.order_id = u.order_id AND l.id = u.line_id WHERE l.decision_method = @method ORDER BY o.number",
             r =>
                 (
-                    r.Text("remnant_id"),
+                    r.Id<RemnantId>("remnant_id"),
                     r.Id<OrderId>("order_id"),
                     r.Id<LineId>("line_id"),
                     r.Id<PlacementId>("placement_id"),

@@ -7,7 +7,8 @@ namespace Hepno.Store;
 /// <summary>Price lists of screen-printed transfers.</summary>
 internal static class ScreenStore
 {
-    public static Aggregate<ScreenTransferList> Aggregate() => new("screen", "screen_list", Load, l => l.Id, Write);
+    public static Aggregate<ScreenTransferList> Aggregate() =>
+        new("screen", "screen_list", Load, l => l.Id.Text, Write);
 
     private static List<Versioned<ScreenTransferList>> Load(SqliteConnection connection, string? id)
     {
@@ -36,7 +37,7 @@ internal static class ScreenStore
             $"SELECT * FROM screen_list WHERE {Rows.Only(id, "id")} ORDER BY product",
             r => new Versioned<ScreenTransferList>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     r.Text("product"),
                     r.Word<ScreenFormula>("formula"),

@@ -51,7 +51,7 @@ internal sealed record SettingsLists(
                 r.Money("month_micros")
             )),
             c.Query("SELECT * FROM learned_spoilage ORDER BY method_id", r => new LearnedSpoilage(
-                r.Text("method_id"),
+                r.Id<MethodId>("method_id"),
                 r.Real("share")
             )),
             c.Query("SELECT * FROM packaging ORDER BY position", r => new Packaging(
@@ -116,7 +116,7 @@ internal sealed record SettingsLists(
             )
             .ToLookup(d => d.Of, d => d.Day);
         return c.Query("SELECT * FROM person ORDER BY position", r => new Person(
-            r.Text("id"),
+            r.Id<PersonId>("id"),
             Name: r.Text("name"),
             r.Money("wage_micros"),
             r.Share("on_costs_micros"),

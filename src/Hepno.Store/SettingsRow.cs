@@ -187,7 +187,7 @@ internal static class SettingsRow
             r.Real("dial_minutes"),
             r.Flag("set_up_while_heating"),
             r.Real("slow_tenth_share"),
-            r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : [],
+            r.Text("unattended") is { Length: > 0 } alone ? [.. alone.Split('\n').Select(id => new ThingId(id))] : [],
             r.Real("test_minutes")
         );
 

@@ -6,7 +6,7 @@ namespace Hepno.Store;
 /// <summary>Spot tests with what washes showed.</summary>
 internal static class SpotTestStore
 {
-    public static Aggregate<SpotTest> Aggregate() => new("spot-test", "spot_test", Load, t => t.Id, Write);
+    public static Aggregate<SpotTest> Aggregate() => new("spot-test", "spot_test", Load, t => t.Id.Text, Write);
 
     private static List<Versioned<SpotTest>> Load(SqliteConnection connection, string? id)
     {
@@ -16,10 +16,10 @@ internal static class SpotTestStore
             $"SELECT * FROM spot_test WHERE {Rows.Only(id, "id")} ORDER BY day DESC, id",
             r => new Versioned<SpotTest>(
                 new(
-                    r.Text("id"),
-                    ProductId: r.Text("product_id"),
-                    r.Text("style_id"),
-                    r.Text("colourway_id"),
+                    r.Id<SpotTestId>("id"),
+                    ProductId: r.Id<ThingId>("product_id"),
+                    r.Id<StyleId>("style_id"),
+                    r.Id<ColourwayId>("colourway_id"),
                     r.Real("temperature_f"),
                     DwellSeconds: r.Real("dwell_seconds"),
                     r.Text("pressure"),
@@ -31,7 +31,7 @@ internal static class SpotTestStore
                     r.Text("feel"),
                     Note: r.Text("note"),
                     washes[r.Text("id")].Any() ? [.. washes[r.Text("id")]] : null,
-                    r.Text("garment_id"),
+                    r.Id<TestGarmentId>("garment_id"),
                     photos[r.Text("id")].Any() ? [.. photos[r.Text("id")]] : null
                 ),
                 r.Long("version")

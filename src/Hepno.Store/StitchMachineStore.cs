@@ -7,14 +7,14 @@ namespace Hepno.Store;
 internal static class StitchMachineStore
 {
     public static Aggregate<StitchMachine> Aggregate() =>
-        new("stitch-machine", "stitch_machine", Load, m => m.Id, Write);
+        new("stitch-machine", "stitch_machine", Load, m => m.Id.Text, Write);
 
     private static List<Versioned<StitchMachine>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM stitch_machine WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<StitchMachine>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Name: r.Text("name"),
                     r.Real("stitches_minute"),
                     r.Int("heads"),

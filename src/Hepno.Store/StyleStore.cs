@@ -22,7 +22,7 @@ public static class StyleStore
                 var of = r.Text("id");
                 return new Versioned<Style>(
                     new(
-                        of,
+                        new StyleId(of),
                         r.Text("name"),
                         Supplier: r.Text("supplier"),
                         r.Word<GarmentKind>("kind"),
@@ -73,7 +73,7 @@ public static class StyleStore
                     (
                         Of: r.Text("style_id"),
                         Value: new Colourway(
-                            r.Text("id"),
+                            r.Id<ColourwayId>("id"),
                             Name: r.Text("name"),
                             r.Text("hex"),
                             r.Word<ColourClass>("class")
@@ -99,7 +99,7 @@ public static class StyleStore
                 r =>
                     (
                         Of: r.Text("style_id"),
-                        Value: new OnHand(r.Text("colourway_id"), Size: r.Text("size"), r.Int("pieces"))
+                        Value: new OnHand(r.Id<ColourwayId>("colourway_id"), Size: r.Text("size"), r.Int("pieces"))
                     ),
                 ("@id", id)
             )

@@ -6,7 +6,7 @@ namespace Hepno.Store;
 /// <summary>What printers take and what is in them.</summary>
 internal static class SuppliesStore
 {
-    public static Aggregate<PrinterSupplies> Aggregate() => new("supplies", "supplies", Load, s => s.Id, Write);
+    public static Aggregate<PrinterSupplies> Aggregate() => new("supplies", "supplies", Load, s => s.Id.Text, Write);
 
     private static List<Versioned<PrinterSupplies>> Load(SqliteConnection connection, string? id)
     {
@@ -31,7 +31,7 @@ internal static class SuppliesStore
         return connection.Query(
             $"SELECT * FROM supplies WHERE {Rows.Only(id, "id")} ORDER BY id",
             r => new Versioned<PrinterSupplies>(
-                new(r.Text("id"), [.. slots[r.Text("id")]], [.. loadings[r.Text("id")]]),
+                new(r.Id<ThingId>("id"), [.. slots[r.Text("id")]], [.. loadings[r.Text("id")]]),
                 r.Long("version")
             ),
             ("@id", id)

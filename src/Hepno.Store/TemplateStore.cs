@@ -7,7 +7,7 @@ namespace Hepno.Store;
 /// <summary>Asks to begin from. A template's lines are kept as they were taken: nothing looks into them.</summary>
 internal static class TemplateStore
 {
-    public static Aggregate<AskTemplate> Aggregate() => new("template", "template", Load, t => t.Id, Write);
+    public static Aggregate<AskTemplate> Aggregate() => new("template", "template", Load, t => t.Id.Text, Write);
 
     private static List<Versioned<AskTemplate>> Load(SqliteConnection connection, string? id)
     {
@@ -15,7 +15,12 @@ internal static class TemplateStore
         return connection.Query(
             $"SELECT * FROM template WHERE {Rows.Only(id, "id")} ORDER BY name",
             r => new Versioned<AskTemplate>(
-                new(r.Text("id"), Name: r.Text("name"), places.Settled(Read(r.Text("lines"))), r.Flag("retired")),
+                new(
+                    r.Id<TemplateId>("id"),
+                    Name: r.Text("name"),
+                    places.Settled(Read(r.Text("lines"))),
+                    r.Flag("retired")
+                ),
                 r.Long("version")
             ),
             ("@id", id)

@@ -13,12 +13,18 @@ internal static class TestGarmentStore
                 connection.Query(
                     $"SELECT * FROM test_garment WHERE {Rows.Only(id, "id")} ORDER BY fabric, name",
                     r => new Versioned<TestGarment>(
-                        new(r.Text("id"), Name: r.Text("name"), r.Text("fabric"), r.Int("pieces"), r.Text("note")),
+                        new(
+                            r.Id<TestGarmentId>("id"),
+                            Name: r.Text("name"),
+                            r.Text("fabric"),
+                            r.Int("pieces"),
+                            r.Text("note")
+                        ),
                         r.Long("version")
                     ),
                     ("@id", id)
                 ),
-            g => g.Id,
+            g => g.Id.Text,
             (connection, g, version) =>
                 connection.Put(
                     "test_garment",

@@ -6,7 +6,7 @@ namespace Hepno.Store;
 /// <summary>What machines want done, and the log of what was done.</summary>
 internal static class UpkeepStore
 {
-    public static Aggregate<MachineUpkeep> Aggregate() => new("upkeep", "upkeep", Load, u => u.Id, Write);
+    public static Aggregate<MachineUpkeep> Aggregate() => new("upkeep", "upkeep", Load, u => u.Id.Text, Write);
 
     private static List<Versioned<MachineUpkeep>> Load(SqliteConnection connection, string? id)
     {
@@ -15,7 +15,7 @@ internal static class UpkeepStore
         return connection.Query(
             $"SELECT * FROM upkeep WHERE {Rows.Only(id, "id")} ORDER BY id",
             r => new Versioned<MachineUpkeep>(
-                new(r.Text("id"), [.. tasks[r.Text("id")]], [.. done[r.Text("id")]]),
+                new(r.Id<ThingId>("id"), [.. tasks[r.Text("id")]], [.. done[r.Text("id")]]),
                 r.Long("version")
             ),
             ("@id", id)

@@ -6,14 +6,14 @@ namespace Hepno.Store;
 /// <summary>Vinyl rolls.</summary>
 internal static class VinylStore
 {
-    public static Aggregate<VinylFilm> Aggregate() => new("vinyl", "vinyl", Load, v => v.Id, Write);
+    public static Aggregate<VinylFilm> Aggregate() => new("vinyl", "vinyl", Load, v => v.Id.Text, Write);
 
     private static List<Versioned<VinylFilm>> Load(SqliteConnection connection, string? id) =>
         connection.Query(
             $"SELECT * FROM vinyl WHERE {Rows.Only(id, "id")} ORDER BY product",
             r => new Versioned<VinylFilm>(
                 new(
-                    r.Text("id"),
+                    r.Id<ThingId>("id"),
                     Supplier: r.Text("supplier"),
                     r.Text("product"),
                     r.Real("usable_width_in"),

@@ -52,7 +52,7 @@ public class ArtworkJudgeTests
             [new("M", 36)],
             [
                 new Design("d", "Crest", "png", "", 0, widthIn, report, Rights.Unsaid).Described(
-                    new("front", "front", widthIn, 1, 1, 1, false, 9, styleOf ?? "d")
+                    new("front", "front", widthIn, 1, 1, 1, false, 9, new DesignId(styleOf ?? "d"))
                 ),
             ]
         )
@@ -127,7 +127,10 @@ public class ArtworkJudgeTests
             },
             _ => Sound with { Code = new("x", 9, Whole, true) },
         };
-        var verdict = DecorationMethods.Find(method)!.OnCloth(Ask(report, 9, Black), FurtherMethodTests.Book).Verdict;
+        var verdict = DecorationMethods
+            .Find(new MethodId(method))!
+            .OnCloth(Ask(report, 9, Black), FurtherMethodTests.Book)
+            .Verdict;
         Assert.Contains(verdict.Reasons, r =>
             r.Code == code && r.Kind == kind && r.Sentence.StartsWith("Front: ", StringComparison.Ordinal)
         );

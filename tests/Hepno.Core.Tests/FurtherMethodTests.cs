@@ -118,8 +118,8 @@ public class FurtherMethodTests
             .. new[] { "direct", "light", "opaque", "blocked" }.Select(p =>
                 MethodTests.FilmOnCotton with
                 {
-                    Id = p,
-                    ProductId = p,
+                    Id = new RecipeId(p),
+                    ProductId = new ThingId(p),
                     TemperatureF = 330,
                 }
             ),
@@ -460,7 +460,7 @@ public class FurtherMethodTests
             "wide-paper" => Book with { PaperPrinters = [Dunlin with { WidestIn = 8 }] },
             _ => Book,
         };
-        var answer = DecorationMethods.Find(method)!.Answer(ask, book);
+        var answer = DecorationMethods.Find(new MethodId(method))!.Answer(ask, book);
         Assert.Equal(VerdictKind.No, answer.Verdict.Kind);
         Assert.Contains(answer.Verdict.Reasons, r =>
             r.Code == code && r.Kind == VerdictKind.No && r.Sentence.Length > 0 && r.WouldWork.Length > 0
@@ -487,7 +487,7 @@ public class FurtherMethodTests
                 _ => ask.Style,
             },
         };
-        var verdict = DecorationMethods.Find(method)!.Answer(ask, Book).Verdict;
+        var verdict = DecorationMethods.Find(new MethodId(method))!.Answer(ask, Book).Verdict;
         Assert.Equal(VerdictKind.WithCare, verdict.Kind);
         Assert.Contains(verdict.Reasons, r => r.Code == code);
     }
@@ -553,7 +553,7 @@ public class FurtherMethodTests
             []
         );
         PressWork Work(IDecorationMethod m, string code) =>
-            LineWork.Of(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
+            LineWork.Of(new OrderId(code), "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
         var placed = PressPlanner.Plan(
             [Work(new Embroidery(), "A"), Work(new ScreenOut(), "B"), Work(new DtfBought(), "C")],
             floor
@@ -590,7 +590,9 @@ public class FurtherMethodTests
             )
             .Bands;
         bool Leaves(string method, string what) =>
-            bands.Single(b => b.MethodId == method).LeavesOut.Any(l => l.Contains(what, StringComparison.Ordinal));
+            bands
+                .Single(b => b.MethodId == new MethodId(method))
+                .LeavesOut.Any(l => l.Contains(what, StringComparison.Ordinal));
         Assert.True(Leaves("embroidery", "stitch file"));
         Assert.True(Leaves("pod-out", "they make it again"));
         Assert.False(Leaves("pod-out", "spare blanks"));

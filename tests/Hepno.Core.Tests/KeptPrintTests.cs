@@ -46,7 +46,7 @@ public class KeptPrintTests
         double h,
         string film,
         bool same
-    ) => Assert.Equal(same, Tern.Is(art is null ? (DesignId?)null : art, w, h, film));
+    ) => Assert.Equal(same, Tern.Is(art is null ? (DesignId?)null : new DesignId(art), w, h, new ThingId(film)));
 
     [Fact]
     public void What_cannot_be_is_not_kept()
@@ -74,7 +74,7 @@ public class KeptPrintTests
             new DtfBought().Answer(
                 ask with
                 {
-                    Drawer = [new FromDrawer("1", "front", "tern", lying, film)],
+                    Drawer = [new FromDrawer("1", "front", "tern", lying, new ThingId(film))],
                 },
                 MethodTests.Book
             );

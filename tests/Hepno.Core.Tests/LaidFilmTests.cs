@@ -216,7 +216,7 @@ public class LaidFilmTests
         var on = Sold.Grounds()[0];
         LineLayout Of(string line, params LaidDesign[] designs) =>
             new(
-                line,
+                new LineId(line),
                 "film",
                 FilmGround.RollKey,
                 designs,

@@ -51,14 +51,14 @@ public class LayerTests
     private static Placement Front(string id, double w, double h, double coverage, PlacementId? on = null) =>
         MethodTests.Front(w, h) with
         {
-            Id = id,
+            Id = new PlacementId(id),
             CoveragePercent = coverage,
             OnTopOf = on,
         };
 
     private static AskInHand Ask(Placement under, Placement upper) => MethodTests.Ask(30, under, upper);
 
-    private static Mixed Mix(string key) => Mixed.Find(key)!;
+    private static Mixed Mix(string key) => Mixed.Find(new MethodId(key))!;
 
     // vinyl beneath has an edge: it shows unless it is painted whole and the film stays within it; a soft screen print
     // has none

@@ -14,7 +14,7 @@ public class MachineHoursTests
     private static readonly LocalDateTime Now = new(2026, 6, 1, 9, 0, 0);
     private static readonly OpenHours Hours = new(MethodTests.Book.Numbers.Week.Days);
 
-    private static MachineHours Empty(params string[] unattended) => MachineHours.Empty(Hours, Now, unattended);
+    private static MachineHours Empty(params ThingId[] unattended) => MachineHours.Empty(Hours, Now, unattended);
 
     [Fact]
     public void A_machine_runs_in_the_open_hours_or_day_and_night()

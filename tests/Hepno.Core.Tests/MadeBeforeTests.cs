@@ -60,7 +60,7 @@ public class MadeBeforeTests
             50,
             MethodTests.Front(w, h, 2) with
             {
-                DesignId = design is null ? (DesignId?)null : design,
+                DesignId = design is null ? (DesignId?)null : new DesignId(design),
             }
         ) with
         {

@@ -202,7 +202,7 @@ public class MethodTests
         double assumed
     )
     {
-        Assert.Equal(assumed, DecorationMethods.All.Single(m => m.Id == method).SpoilageAssumed);
+        Assert.Equal(assumed, DecorationMethods.All.Single(m => m.Id == new MethodId(method)).SpoilageAssumed);
         var (plain, nylon) = (
             Ask(10),
             Ask(10) with
@@ -210,12 +210,12 @@ public class MethodTests
                 Style = Tee(90) with { Fabric = [new(Fibre.Cotton, 90), new(Fibre.Nylon, 10)] },
             }
         );
-        Assert.Equal(assumed, SpoilageChance.Reckon(method, assumed, plain, Book));
-        Assert.Equal(assumed + 0.01, SpoilageChance.Reckon(method, assumed, nylon, Book), 12);
+        Assert.Equal(assumed, SpoilageChance.Reckon(new MethodId(method), assumed, plain, Book));
+        Assert.Equal(assumed + 0.01, SpoilageChance.Reckon(new MethodId(method), assumed, nylon, Book), 12);
         Assert.Equal(
             assumed + 0.01,
             SpoilageChance.Reckon(
-                method,
+                new MethodId(method),
                 assumed,
                 plain with
                 {
@@ -228,12 +228,15 @@ public class MethodTests
         Assert.Equal(
             0.08,
             SpoilageChance.Reckon(
-                method,
+                new MethodId(method),
                 assumed,
                 plain,
                 Book with
                 {
-                    Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { Spoilage = [new(method, 0.08)] } },
+                    Numbers = Book.Numbers with
+                    {
+                        Rates = Book.Numbers.Rates with { Spoilage = [new(new MethodId(method), 0.08)] },
+                    },
                 }
             )
         );
@@ -455,7 +458,7 @@ public class MethodTests
         };
         var ask = Ask(12, Front(line: 8) with { Finish = wanted });
         var answer = new Htv().Answer(ask, book);
-        Assert.Equal(product, answer.Decorations.Count == 0 ? null : answer.Decorations[0].Recipe.ProductId);
+        Assert.Equal(product, answer.Decorations.Count == 0 ? null : answer.Decorations[0].Recipe.ProductId.Text);
         Assert.True(
             product is not null || answer.Verdict.Reasons[0].Code == "finish",
             string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence))

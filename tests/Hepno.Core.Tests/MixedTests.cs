@@ -89,7 +89,7 @@ public class MixedTests
     [InlineData("htv@a+dtf-bought@a")] // a placement twice
     [InlineData("htv@a+painted@b")]
     [InlineData("htv@a@b+dtf-bought@c")] // one at too many
-    public void What_is_no_mix_is_none(string key) => Assert.Null(Mixed.Find(key));
+    public void What_is_no_mix_is_none(string key) => Assert.Null(Mixed.Find(new MethodId(key)));
 
     // each part is what its way alone would do: 24 film backs and 24 stitched chests
     [Fact]
@@ -175,7 +175,7 @@ public class MixedTests
             12,
             16
         );
-        var answer = Mix(key).Answer(Both(24), Book with { PodServices = [service] });
+        var answer = Mix(new MethodId(key)).Answer(Both(24), Book with { PodServices = [service] });
         Assert.Empty(answer.Decorations);
         var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
         Assert.Equal(code, reason.Code);

@@ -99,7 +99,7 @@ public class OrdersByHandTests
     {
         var row = Cases.Rows("orders-by-hand.csv").Single(r => r[0] == called);
         var ask = Ask(row);
-        var method = DecorationMethods.Find(row[1])!;
+        var method = DecorationMethods.Find(new MethodId(row[1]))!;
         var answer = method.Answer(ask, Book);
         Assert.True(answer.Decorations.Count > 0, string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence)));
         var cost = LineCost.Reckon(ask, answer.Decorations, Book).Cost;
@@ -123,7 +123,7 @@ public class OrdersByHandTests
             Stitches = row[7].Length == 0 ? null : (int)Number(row[7]),
         };
         List<SizeCount> sizes = [.. row[3].Split(' ').Chunk(2).Select(s => new SizeCount(s[0], (int)Number(s[1])))];
-        return new(style, style.Colourways.Single(c => c.Id == row[2]), sizes, [print]);
+        return new(style, style.Colourways.Single(c => c.Id == new ColourwayId(row[2])), sizes, [print]);
     }
 
     private static IReadOnlyList<PriceBreak> Breaks(params (int From, decimal Price)[] of) =>

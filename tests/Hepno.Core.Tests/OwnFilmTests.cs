@@ -111,7 +111,7 @@ public class OwnFilmTests
                     .Decorations.SelectMany(d => d.Purchases)
             )
             .Laid!;
-        Assert.Equal((printer, printer == "teal"), (laid.FilmId, laid.IsSettled));
+        Assert.Equal((new ThingId(printer), printer == "teal"), (laid.FilmId, laid.IsSettled));
     }
 
     // the owner leaves a foot free at the beginning

@@ -112,8 +112,8 @@ public class OwnPrintTests
     ) =>
         MethodTests.FilmOnCotton with
         {
-            Id = id,
-            ProductId = product,
+            Id = new RecipeId(id),
+            ProductId = new ThingId(product),
             TemperatureF = f,
             DwellSeconds = seconds,
             Peel = peel,
@@ -315,13 +315,13 @@ public class OwnPrintTests
     {
         var book = Book with
         {
-            Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { Spoilage = [new(key, 0)] } },
+            Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { Spoilage = [new(new MethodId(key), 0)] } },
         };
         var ask = MethodTests.Ask(pieces, MethodTests.Front(4, 4, 1)) with
         {
             Colourway = new("white", "White", "#ffffff", ColourClass.White),
         };
-        var d = Assert.Single(DecorationMethods.Find(key)!.OnCloth(ask, book).Decorations);
+        var d = Assert.Single(DecorationMethods.Find(new MethodId(key))!.OnCloth(ask, book).Decorations);
         var cost = LineCost.Reckon(ask, [d], book);
         var freight = key == "dtf-bought" ? book.Films[0].FreightPerOrder : Screens.FreightPerOrder;
         Assert.Equal(
@@ -387,7 +387,13 @@ public class OwnPrintTests
                 Recipes =
                 [
                     .. Book.Recipes,
-                    .. Book.Recipes.Select(r => r with { Id = r.Id + "p", Fabric = RecipeFabric.Polyester }),
+                    .. Book.Recipes.Select(r =>
+                        r with
+                        {
+                            Id = new RecipeId(r.Id + "p"),
+                            Fabric = RecipeFabric.Polyester,
+                        }
+                    ),
                 ],
             },
             new FloorPlan(

@@ -56,7 +56,26 @@ public class PeoplePlanTests
         LocalDateTime? due = null,
         double f = 300,
         IReadOnlyList<PressPass>? passes = null
-    ) => new(code, "1", code, pieces, minutes, f, Monday, "film", due, 5, 3, null, 4, 2, kind, moved, passes);
+    ) =>
+        new(
+            new OrderId(code),
+            "1",
+            code,
+            pieces,
+            minutes,
+            f,
+            Monday,
+            "film",
+            due,
+            5,
+            3,
+            null,
+            4,
+            2,
+            kind,
+            moved,
+            passes
+        );
 
     [Fact]
     public void One_pair_of_hands_presses_on_one_press_at_a_time_and_two_pairs_on_two()
@@ -158,7 +177,7 @@ public class PeoplePlanTests
                         )
                         .ToList();
                     Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.Pieces));
-                    foreach (var same in parts.GroupBy(p => p.PressId.Text).Concat(parts.GroupBy(p => p.PersonId)))
+                    foreach (var same in parts.GroupBy(p => p.PressId.Text).Concat(parts.GroupBy(p => p.PersonId.Text)))
                     {
                         var inTime = same.OrderBy(p => p.Start).ToList();
                         Assert.All(inTime.Zip(inTime.Skip(1)), x =>

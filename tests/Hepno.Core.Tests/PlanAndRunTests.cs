@@ -20,7 +20,7 @@ public class PlanTests
         LocalDateTime ready,
         LocalDateTime? due,
         double f = 300
-    ) => new(code, "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
+    ) => new(new OrderId(code), "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
 
     private static FloorPlan Floor(LocalDateTime now) => new(now, Hours, [MethodTests.Gannet], []);
 

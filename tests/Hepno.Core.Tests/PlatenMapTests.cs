@@ -181,7 +181,7 @@ public class PlatenMapTests
             [work],
             new(monday, new(ShopNumbers.Default.Week.Days), [hot, With() with { Id = "even", Name = "Even" }], [])
         );
-        Assert.Equal(press, plan[0].PressId);
+        Assert.Equal(new PressId(press), plan[0].PressId);
         Assert.Equal(
             "",
             Planning

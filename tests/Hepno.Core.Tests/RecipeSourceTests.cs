@@ -101,7 +101,9 @@ public class RecipeSourceTests
                 .Range(0, 4)
                 .Select(n =>
                     shelf.Left([
-                        .. Enumerable.Range(0, n).Select(i => Good with { Id = $"t{i}", GarmentId = "g" }),
+                        .. Enumerable
+                            .Range(0, n)
+                            .Select(i => Good with { Id = new SpotTestId($"t{i}"), GarmentId = "g" }),
                         Good,
                     ])
                 )

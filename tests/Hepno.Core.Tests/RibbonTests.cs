@@ -203,7 +203,7 @@ public class RibbonTests
     [InlineData("dtf-made")]
     public void The_total_falls_only_where_a_price_breaks(string methodId)
     {
-        var method = DecorationMethods.Find(methodId)!;
+        var method = DecorationMethods.Find(new MethodId(methodId))!;
         decimal? before = null;
         for (var q = 1; q <= 300; q++)
         {

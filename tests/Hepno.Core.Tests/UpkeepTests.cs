@@ -51,7 +51,7 @@ public class UpkeepTests
         var ask = MethodTests.Ask(20);
         var plan = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
         decimal Rent(ShopBook book) => LineCost.Reckon(ask, plan, book).Stratum("press").Value;
-        var tended = MethodTests.Book with { Upkeep = [Printer with { Id = MethodTests.Gannet.Id.Text }] };
+        var tended = MethodTests.Book with { Upkeep = [Printer with { Id = new ThingId(MethodTests.Gannet.Id.Text) }] };
         var minutes = LineFloor.MinutesOf(ask, plan, MethodTests.Book);
         var held = minutes.PrepHeld + minutes.Held.Sum();
         // the press of these tests is held 600 hours a year

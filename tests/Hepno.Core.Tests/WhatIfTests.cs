@@ -43,7 +43,7 @@ public class WhatIfTests
     private static decimal? Cost(string methodId, WhatIf tried)
     {
         var (ask, book) = (tried.Of(Ask), tried.Of(Book));
-        return DecorationMethods.Find(methodId)!.Answer(ask, book).Decorations is { Count: > 0 } plans
+        return DecorationMethods.Find(new MethodId(methodId))!.Answer(ask, book).Decorations is { Count: > 0 } plans
             ? LineCost.Reckon(ask, plans, book).Cost.Value
             : null;
     }
@@ -57,7 +57,7 @@ public class WhatIfTests
     public void An_input_twice_as_dear_doubles_its_stratum_alone(string methodId, WhatIfInput input, string stratum)
     {
         var tried = WhatIf.Only(input, 2);
-        var method = DecorationMethods.Find(methodId)!;
+        var method = DecorationMethods.Find(new MethodId(methodId))!;
         var (ask, then) = (tried.Of(Ask), tried.Of(Book));
         var (now, dearer) = (
             LineCost.Reckon(Ask, method.Answer(Ask, Book).Decorations, Book),

@@ -32,7 +32,8 @@ public class WorthOfHandsTests
     [Fact]
     public void Lunch_days_off_and_planned_work_are_not_free()
     {
-        Person Of(string id) => new(id, id, 18, default, Book.Numbers.Week.Days, new(12, 0), 60, [new(2026, 6, 3)]);
+        Person Of(string id) =>
+            new(new PersonId(id), id, 18, default, Book.Numbers.Week.Days, new(12, 0), 60, [new(2026, 6, 3)]);
         var until = Now.Date.PlusDays(4).AtMidnight();
         Assert.Equal(6 + 7 + 7, FreeHands.HoursUntil(Floor([Of("a")]), until), 6);
         Assert.Equal(2 * (6 + 7 + 7), FreeHands.HoursUntil(Floor([Of("a"), Of("b")]), until), 6);

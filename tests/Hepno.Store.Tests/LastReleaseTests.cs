@@ -75,8 +75,8 @@ public sealed class LastReleaseTests : IDisposable
             }
             foreach (var quote in before["quote"])
             {
-                Assert.NotEmpty(QuoteStore.Frozen(c, quote["id"]).Lines);
-                Assert.Equal(quote["pdf"], Convert.ToHexString(QuoteStore.PdfOf(c, quote["id"])));
+                Assert.NotEmpty(QuoteStore.Frozen(c, new QuoteId(quote["id"])).Lines);
+                Assert.Equal(quote["pdf"], Convert.ToHexString(QuoteStore.PdfOf(c, new QuoteId(quote["id"]))));
             }
             return 0;
         });

@@ -596,7 +596,7 @@ public sealed class ShelfTests : IDisposable
                 Aggregates.Orders.Put(
                     c,
                     new Order(
-                        $"o{n}",
+                        new OrderId($"o{n}"),
                         n,
                         new Ask(
                             n is 4 or 42 ? new CustomerId("a")

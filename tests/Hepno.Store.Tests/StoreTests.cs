@@ -36,7 +36,7 @@ public sealed class StoreTests : IDisposable
     {
         using var db = Open();
         db.Write(c => Aggregates.Customers.Put(c, new("c", "C", "x", "2 Slip Road"), 0, Deed));
-        Placement Print(string id, string place) => new(id, place, 9, 8, 50, 2, true, 5.5);
+        Placement Print(string id, string place) => new(new PlacementId(id), place, 9, 8, 50, 2, true, 5.5);
         var ask = new Ask(
             "c",
             [
@@ -93,7 +93,7 @@ public sealed class StoreTests : IDisposable
 
     private static Order SomeOrder(string id, int number) =>
         new(
-            id,
+            new OrderId(id),
             number,
             new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null),
             OrderFacts.None,

@@ -99,7 +99,7 @@ public sealed record FabricShare(Fibre Fibre, double Percent);
 /// <param name="Name">Its name.</param>
 /// <param name="Hex">Colour value for drawings, <c>#rrggbb</c>.</param>
 /// <param name="Class">How light it is.</param>
-public sealed record Colourway(string Id, string Name, string Hex, ColourClass Class);
+public sealed record Colourway(ColourwayId Id, string Name, string Hex, ColourClass Class);
 
 /// <summary>One size a style is sold in.</summary>
 /// <param name="Name">Its name, as in size runs.</param>
@@ -110,7 +110,7 @@ public sealed record StyleSize(string Name, decimal Surcharge);
 /// <param name="ColourwayId">Colour.</param>
 /// <param name="Size">Size.</param>
 /// <param name="Pieces">How many, 1 or more.</param>
-public sealed record OnHand(string ColourwayId, string Size, int Pieces);
+public sealed record OnHand(ColourwayId ColourwayId, string Size, int Pieces);
 
 /// <summary>An undecorated garment as it is bought.</summary>
 /// <param name="Id">Identity.</param>
@@ -302,7 +302,7 @@ public sealed record Style(
     }
 
     /// <summary>Pieces of a colour and size that lie in the shop.</summary>
-    public int OnHandOf(string colourwayId, string size) =>
+    public int OnHandOf(ColourwayId colourwayId, string size) =>
         (OnHand ?? []).Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
 
     private static bool IsHex(string value) =>

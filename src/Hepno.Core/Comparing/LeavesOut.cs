@@ -95,7 +95,7 @@ public static class LeavesOut
         {
             yield return "what a search saves: the prints lie as they were first laid, and are searched when the way is chosen";
         }
-        if (decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.Id == d.BenchId)))
+        if (decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.BenchId() == d.BenchId)))
         {
             yield return "the stitch file's own count: stitches are guessed from the painted area";
         }

@@ -45,7 +45,9 @@ internal static class LineBand
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var promise = PromiseOf(ask, answer.Decorations, dueAt, book, floor);
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
+        var ordered = cost
+            .Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == new PlacementId(a.Id)))
+            .ToList();
         Band band = new(
             method.Id,
             method.Name,

@@ -118,7 +118,7 @@ public static class LineCost
         {
             return "Sent out";
         }
-        return book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches" : "Print";
+        return book.Stitchers.Any(m => m.BenchId() == press.Id) ? "Stitches" : "Print";
     }
 
     private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) =>
@@ -127,7 +127,10 @@ public static class LineCost
             : LandedBlank.Reckon(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
 
     private static Figure HourOf(Press place, ShopBook book) =>
-        place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id.Text, place.Equipment));
+        place.Equipment.Cost(
+            book.Numbers.Rates.TariffPerKwh,
+            tending: book.TendingOf(new ThingId(place.Id.Text), place.Equipment)
+        );
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
     public static PackingChoice? Packed(AskInHand ask, ShopBook book)

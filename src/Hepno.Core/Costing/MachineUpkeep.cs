@@ -52,7 +52,7 @@ public sealed record UpkeepDue(UpkeepTask Task, LocalDate On, LocalDate? Last);
 /// <param name="Id">The machine: a press, printer or cutter.</param>
 /// <param name="Tasks">What it wants.</param>
 /// <param name="Done">The log, oldest first.</param>
-public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, IReadOnlyList<UpkeepDone> Done)
+public sealed record MachineUpkeep(ThingId Id, IReadOnlyList<UpkeepTask> Tasks, IReadOnlyList<UpkeepDone> Done)
 {
     private const int WeeksAYear = 52;
     private const int MonthDays = 30;

@@ -13,7 +13,7 @@ namespace Hepno.Core.Costing;
 /// <param name="LunchMinutes">How long it is.</param>
 /// <param name="DaysOff">Days this person is away.</param>
 public sealed record Person(
-    string Id,
+    PersonId Id,
     string Name,
     decimal Wage,
     Share OnCostsShare,

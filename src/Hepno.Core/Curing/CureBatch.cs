@@ -71,7 +71,7 @@ public sealed record CuredPrints(OrderId OrderId, LineId LineId, PlacementId Pla
 public sealed record CureBatch(
     string Id,
     int Number,
-    string PrinterId,
+    ThingId PrinterId,
     LocalDateTime At,
     PressId StationId,
     double TemperatureF,
@@ -126,7 +126,7 @@ public sealed record CureBatch(
 
     private IEnumerable<Problem> OfCure()
     {
-        if (PrinterId.Length == 0)
+        if (PrinterId.IsNone)
         {
             yield return new(
                 "empty",

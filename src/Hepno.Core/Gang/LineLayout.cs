@@ -52,7 +52,7 @@ public sealed record LaidCopy(string Key, int Sheet, double X, double Y, bool Tu
 /// <param name="Steps">Layings tried.</param>
 public sealed record LineLayout(
     LineId LineId,
-    string FilmId,
+    ThingId FilmId,
     string On,
     IReadOnlyList<LaidDesign> Designs,
     IReadOnlyList<LaidCopy> Copies,

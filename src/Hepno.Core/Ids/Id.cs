@@ -4,9 +4,9 @@ namespace Hepno.Core.Ids;
 
 /// <summary>The id of one thing.</summary>
 /// <remarks>
-/// An order cannot be looked up by the id of a line. A text becomes an id by being put where one is wanted; an id
-/// becomes a text again only by being asked for it. The kinds have names of their own,
-/// <c>OrderId</c> to <c>StyleId</c>, in Directory.Build.props.
+/// An order cannot be looked up by the id of a line. A text written out becomes an id where one is wanted,
+/// any other by <c>new</c> (<c>HEP002</c>); an id becomes a text again only by being asked for it. The kinds have names
+/// of their own, <c>OrderId</c> to <c>TemplateId</c>, in Directory.Build.props.
 /// </remarks>
 /// <typeparam name="T">What it names.</typeparam>
 public readonly record struct Id<T> : IId<Id<T>>, IComparable<Id<T>>
@@ -26,7 +26,7 @@ public readonly record struct Id<T> : IId<Id<T>>, IComparable<Id<T>>
 
     static Id<T> IId<Id<T>>.From(string text) => new(text);
 
-    /// <summary>The id that is written so.</summary>
+    /// <summary>The id that is written so where it stands.</summary>
     public static implicit operator Id<T>(string text) => new(text);
 
     /// <summary>Ids in the order of their texts, sign by sign.</summary>

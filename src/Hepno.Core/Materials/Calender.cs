@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -17,7 +18,7 @@ namespace Hepno.Core.Materials;
 /// <param name="Equipment">What an hour of drum and printer costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
 public sealed record Calender(
-    string Id,
+    ThingId Id,
     string Name,
     double PaperWidthIn,
     decimal PaperPricePerFoot,
@@ -28,7 +29,7 @@ public sealed record Calender(
     decimal NotionsPerPiece,
     EquipmentHour Equipment,
     string Cautions
-)
+) : IThing
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>

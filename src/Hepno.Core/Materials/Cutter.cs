@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -11,13 +12,13 @@ namespace Hepno.Core.Materials;
 /// <param name="Equipment">What an hour of it costs, blades in its upkeep.</param>
 /// <param name="Cautions">What its manual warns of.</param>
 public sealed record Cutter(
-    string Id,
+    ThingId Id,
     string Name,
     double CutWidthIn,
     double SpeedIn2PerMinute,
     EquipmentHour Equipment,
     string Cautions
-)
+) : IThing
 {
     /// <summary>What the owner must put right before the cutter can be kept.</summary>
     public IEnumerable<Problem> Problems()

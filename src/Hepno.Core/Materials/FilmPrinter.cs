@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -35,7 +36,7 @@ public enum FilmCure
 /// <param name="Cautions">What its manual and the powder's data sheet warn of.</param>
 /// <param name="CureF">Heat its powder is cured at, by its sheet, °F.</param>
 public sealed record FilmPrinter(
-    string Id,
+    ThingId Id,
     string Name,
     double RollWidthIn,
     double GapIn,
@@ -55,7 +56,7 @@ public sealed record FilmPrinter(
     EquipmentHour Equipment,
     string Cautions,
     double CureF = FilmPrinter.UsualCureF
-)
+) : IThing
 {
     /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
     public const double UsualCureF = 250;

@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -25,7 +26,7 @@ public sealed record OwnBlank(GarmentKind Kind, decimal Price);
 /// <param name="Blanks">Garments of its own that it prints on instead of the shop's, each with its price; null where it
 /// prints on the shop's.</param>
 public sealed record OutsidePrinter(
-    string Id,
+    ThingId Id,
     string Supplier,
     decimal SetUpPerScreen,
     IReadOnlyList<ColourPrices> Prices,
@@ -39,7 +40,7 @@ public sealed record OutsidePrinter(
     decimal? RepeatPerScreen = null,
     int KeepsMonths = 12,
     IReadOnlyList<OwnBlank>? Blanks = null
-)
+) : IThing
 {
     /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that
     /// kind.</summary>

@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -13,7 +14,7 @@ namespace Hepno.Core.Materials;
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
 public sealed record PaperPrinter(
-    string Id,
+    ThingId Id,
     string Name,
     double SpeedIn2PerMinute,
     double WidestIn,
@@ -21,7 +22,7 @@ public sealed record PaperPrinter(
     decimal InkPricePerMl,
     EquipmentHour Equipment,
     string Cautions
-)
+) : IThing
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>

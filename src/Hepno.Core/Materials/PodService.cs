@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -21,7 +22,7 @@ public sealed record PodPrice(GarmentKind Kind, decimal Price);
 /// <param name="MostWidthIn">Widest print, in.</param>
 /// <param name="MostHeightIn">Tallest print, in.</param>
 public sealed record PodService(
-    string Id,
+    ThingId Id,
     string Supplier,
     IReadOnlyList<PodPrice> Prices,
     decimal FurtherPlacement,
@@ -32,7 +33,7 @@ public sealed record PodService(
     double OrderMinutes,
     double MostWidthIn,
     double MostHeightIn
-)
+) : IThing
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>

@@ -54,7 +54,7 @@ public sealed record Loading(Supply Supply, string Product, string Lot, LocalDat
 /// <param name="Id">The printer.</param>
 /// <param name="Slots">Its places, each once.</param>
 /// <param name="Loadings">Refills and changes, oldest first.</param>
-public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots, IReadOnlyList<Loading> Loadings)
+public sealed record PrinterSupplies(ThingId Id, IReadOnlyList<SupplySlot> Slots, IReadOnlyList<Loading> Loadings)
 {
     private const int MostLoadings = 2000;
 

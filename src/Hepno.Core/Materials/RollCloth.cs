@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -15,7 +16,7 @@ namespace Hepno.Core.Materials;
 /// <param name="FreightPerOrder">Freight of an order of it.</param>
 /// <param name="LeadDays">Working days until it is here.</param>
 public sealed record RollCloth(
-    string Id,
+    ThingId Id,
     string Supplier,
     string Product,
     double PolyesterPercent,
@@ -26,7 +27,7 @@ public sealed record RollCloth(
     double ShrinkShare,
     decimal FreightPerOrder,
     int LeadDays
-)
+) : IThing
 {
     /// <summary>Length bought for a length that is cut: what the heat takes on top, rounded up to whole steps,
     /// in.</summary>

@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -39,7 +40,7 @@ public sealed record ScreenSheet(string Name, double WidthIn, double HeightIn, I
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
 public sealed record ScreenTransferList(
-    string Id,
+    ThingId Id,
     string Supplier,
     string Product,
     ScreenFormula Formula,
@@ -49,7 +50,7 @@ public sealed record ScreenTransferList(
     int LeastSheets,
     decimal FreightPerOrder,
     int LeadDays
-)
+) : IThing
 {
     /// <summary>Most colours any sheet is offered in.</summary>
     public int MostColours() => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);

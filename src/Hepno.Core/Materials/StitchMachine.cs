@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
 
@@ -24,7 +25,7 @@ namespace Hepno.Core.Materials;
 /// (assumed four fifths).</param>
 /// <param name="ColourChangeSeconds">A change of thread colour, s (assumed 8).</param>
 public sealed record StitchMachine(
-    string Id,
+    ThingId Id,
     string Name,
     double StitchesPerMinute,
     int Heads,
@@ -40,7 +41,7 @@ public sealed record StitchMachine(
     decimal? AppliqueFilmPerIn2 = null,
     double ReachedShare = StitchMachine.UsuallyReached,
     double ColourChangeSeconds = StitchMachine.UsualColourChange
-)
+) : IThing
 {
     /// <summary>Share of the speed that is reached where nobody says otherwise.</summary>
     public const double UsuallyReached = 0.8;
@@ -76,8 +77,11 @@ public sealed record StitchMachine(
         );
     }
 
+    /// <summary>Its id as a place of work.</summary>
+    public PressId BenchId() => new(Id.Text);
+
     /// <summary>It as a place of work that orders are planned at.</summary>
-    public Press Bench() => Press.Bench(Id, Name, Equipment, Cautions);
+    public Press Bench() => Press.Bench(BenchId(), Name, Equipment, Cautions);
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>

@@ -1,4 +1,5 @@
 using Hepno.Core.Gang;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -27,7 +28,7 @@ public enum PaperKind
 /// <param name="FreightPerOrder">Freight of an order of it.</param>
 /// <param name="LeadDays">Working days until it is here.</param>
 public sealed record TransferPaper(
-    string Id,
+    ThingId Id,
     string Supplier,
     string Product,
     PaperKind Kind,
@@ -39,7 +40,7 @@ public sealed record TransferPaper(
     decimal SheetPrice,
     decimal FreightPerOrder,
     int LeadDays
-)
+) : IThing
 {
     /// <summary>What can be printed and cut out of a sheet.</summary>
     /// <param name="byCutter">True where a cutter cuts it out by its marks; false for scissors.</param>

@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -35,7 +36,7 @@ public enum TransferKind
 /// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
 /// false where that many is the least one buys.</param>
 public sealed record TransferPriceList(
-    string Id,
+    ThingId Id,
     string Supplier,
     string Product,
     IReadOnlyList<TransferSize> Sizes,
@@ -44,7 +45,7 @@ public sealed record TransferPriceList(
     FilmByLayout? ByLayout = null,
     TransferKind Kind = TransferKind.Film,
     bool SoldBelow = false
-)
+) : IThing
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
     public TransferSize? SmallestHolding(double widthIn, double heightIn) =>

@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -68,7 +69,7 @@ public static class VinylFinishes
 /// <param name="Blocks">True when its maker says that it keeps a cloth's own dye back.</param>
 /// <param name="Finish">How it looks: a plain ask never gets a special one because it is cheap.</param>
 public sealed record VinylFilm(
-    string Id,
+    ThingId Id,
     string Supplier,
     string Product,
     double UsableWidthIn,
@@ -79,7 +80,7 @@ public sealed record VinylFilm(
     bool SharedMargin = false,
     bool Blocks = false,
     VinylFinish Finish = VinylFinish.Plain
-)
+) : IThing
 {
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()

@@ -242,7 +242,7 @@ public sealed class Applique : IDecorationMethod
             [],
             setUp,
             "Cut the applique shapes out",
-            machine.Id
+            machine.BenchId()
         )
         {
             BenchTime = time,
@@ -256,7 +256,7 @@ public sealed class Applique : IDecorationMethod
         return new(
             p with
             {
-                Id = $"{p.Id}-finish",
+                Id = new PlacementId($"{p.Id}-finish"),
                 OnTopOf = null,
             },
             Figure.Input(

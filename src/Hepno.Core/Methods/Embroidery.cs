@@ -233,7 +233,7 @@ public sealed class Embroidery : IDecorationMethod
             [],
             [],
             setUp,
-            BenchId: machine.Id,
+            BenchId: machine.BenchId(),
             Prepare: ""
         )
         {

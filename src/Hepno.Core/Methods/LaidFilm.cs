@@ -46,7 +46,7 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
     /// <param name="ask">The line.</param>
     /// <param name="chance">How often one fails, and how often they are to suffice.</param>
     /// <param name="filmId">On which film: transfers of the drawer on another are not used.</param>
-    public static IReadOnlyList<LaidPrint> All(AskInHand ask, SpareChance chance, string filmId) =>
+    public static IReadOnlyList<LaidPrint> All(AskInHand ask, SpareChance chance, ThingId filmId) =>
         [
             .. ask.Placements.SelectMany(p =>
             {
@@ -151,7 +151,7 @@ public sealed record LaidFilm(
 /// <param name="Units">Steps or sheets bought; 0 for a set length.</param>
 /// <param name="Breaks">The price list's breaks, by steps or sheets.</param>
 public sealed record LaidPurchase(
-    string FilmId,
+    ThingId FilmId,
     string On,
     GangGround Ground,
     IReadOnlyList<LaidDesign> Designs,

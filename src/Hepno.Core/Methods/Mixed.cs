@@ -20,7 +20,9 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
 
     /// <summary>Placements with their ways, "htv@front+embroidery@chest": a key like any method's.</summary>
     public MethodId Id =>
-        string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId.Text)}"));
+        new MethodId(
+            string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId.Text)}"))
+        );
 
     /// <summary>Its ways by the first words of their names, whole where those are the same.</summary>
     public string Name
@@ -51,7 +53,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
             .Select(p =>
                 (
                     PlacementId: Uri.UnescapeDataString(p[1]),
-                    Method: DecorationMethods.All.FirstOrDefault(m => m.Id == p[0])
+                    Method: DecorationMethods.All.FirstOrDefault(m => m.Id == new MethodId(p[0]))
                 )
             )
             .ToList();

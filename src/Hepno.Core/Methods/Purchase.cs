@@ -41,7 +41,7 @@ public sealed record Purchase(
     LaidPurchase? Laid = null,
     string Hex = "",
     string Note = "",
-    string MaterialId = "",
+    ThingId MaterialId = default,
     int Layer = 0,
     IReadOnlyList<PriceBreak>? Breaks = null,
     Tiles? Tiles = null,

@@ -50,7 +50,7 @@ public sealed record Ask(
 public sealed record AskLine(
     LineId Id,
     StyleId? StyleId,
-    string? ColourwayId,
+    ColourwayId? ColourwayId,
     IReadOnlyList<SizeCount> Sizes,
     IReadOnlyList<Placement> Placements,
     decimal? Mark = null,

@@ -7,12 +7,12 @@ namespace Hepno.Core.Orders;
 /// <param name="Name">What the shop calls it: "the usual club tee".</param>
 /// <param name="Lines">The lines; names, marks and days of the order they were taken from are left out.</param>
 /// <param name="Retired">True when it is no longer offered.</param>
-public sealed record AskTemplate(string Id, string Name, IReadOnlyList<AskLine> Lines, bool Retired)
+public sealed record AskTemplate(TemplateId Id, string Name, IReadOnlyList<AskLine> Lines, bool Retired)
 {
     /// <summary>A template of an ask's lines.</summary>
     public static AskTemplate From(string id, string name, Ask ask) =>
         new(
-            id,
+            new TemplateId(id),
             name.Trim(),
             [
                 .. ask.Lines.Select(l =>

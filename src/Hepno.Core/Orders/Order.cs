@@ -125,7 +125,7 @@ public sealed record JoinedFilm(LineId LineId, OrderId WithOrder, string WithCod
 /// <param name="KeptId">Which transfers.</param>
 /// <param name="Count">How many.</param>
 /// <param name="FilmId">On which film they are printed: only with its recipe are they used.</param>
-public sealed record FromDrawer(LineId LineId, string Key, string KeptId, int Count, string FilmId);
+public sealed record FromDrawer(LineId LineId, string Key, KeptPrintId KeptId, int Count, ThingId FilmId);
 
 /// <summary>A piece of vinyl that one colour of a print is cut from before the roll.</summary>
 /// <param name="LineId">Which line.</param>
@@ -139,8 +139,8 @@ public sealed record FromRemnant(
     LineId LineId,
     PlacementId PlacementId,
     int Layer,
-    string RemnantId,
-    string VinylId,
+    RemnantId RemnantId,
+    ThingId VinylId,
     double WidthIn,
     double LengthIn
 );

@@ -6,7 +6,7 @@ namespace Hepno.Core.Planning;
 /// <summary>A machine that prints, cuts or calenders while the operator is elsewhere.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
-public sealed record Machine(string Id, string Name);
+public sealed record Machine(ThingId Id, string Name);
 
 /// <summary>What a machine does by itself for a line.</summary>
 /// <param name="Machine">Which.</param>
@@ -23,8 +23,8 @@ public sealed record MachineWork(Machine Machine, double Minutes, bool OnCloth);
 public sealed record MachineHours(
     OpenHours Hours,
     LocalDateTime Now,
-    IReadOnlyList<string> Unattended,
-    IReadOnlyDictionary<string, LocalDateTime> FreeAt
+    IReadOnlyList<ThingId> Unattended,
+    IReadOnlyDictionary<ThingId, LocalDateTime> FreeAt
 )
 {
     // what takes longer is never done, and what waits longer waits no matter for what: a calendar ends somewhere
@@ -32,8 +32,8 @@ public sealed record MachineHours(
     private const int FurthestYears = 20;
 
     /// <summary>Nothing waits for any machine.</summary>
-    public static MachineHours Empty(OpenHours hours, LocalDateTime now, IReadOnlyList<string>? unattended = null) =>
-        new(hours, now, unattended ?? [], new Dictionary<string, LocalDateTime>());
+    public static MachineHours Empty(OpenHours hours, LocalDateTime now, IReadOnlyList<ThingId>? unattended = null) =>
+        new(hours, now, unattended ?? [], new Dictionary<ThingId, LocalDateTime>());
 
     /// <summary>The queue with a line's work put last.</summary>
     /// <param name="works">What machines do for it.</param>
@@ -43,7 +43,7 @@ public sealed record MachineHours(
         LocalDateTime arrivesAt
     )
     {
-        var free = new Dictionary<string, LocalDateTime>(FreeAt);
+        var free = new Dictionary<ThingId, LocalDateTime>(FreeAt);
         var (ready, cause) = (Now, "");
         foreach (var work in works.Where(w => w.Minutes > 0))
         {

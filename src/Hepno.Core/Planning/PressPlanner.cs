@@ -64,7 +64,7 @@ public sealed record PressPart(
     LocalDateTime Start,
     LocalDateTime End,
     int Pieces,
-    string PersonId = "",
+    PersonId PersonId = default,
     LocalDateTime? SetUpFrom = null
 )
 {

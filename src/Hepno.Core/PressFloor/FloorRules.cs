@@ -20,7 +20,7 @@ public sealed record FloorRules(
     double DialMinutes,
     bool SetUpWhileHeating,
     double SlowTenthShare,
-    IReadOnlyList<string> Unattended,
+    IReadOnlyList<ThingId> Unattended,
     double TestMinutes
 )
 {
@@ -76,7 +76,7 @@ public sealed record FloorRules(
                 "20 is usual: pressed, cooled, looked at."
             );
         }
-        if (Unattended.Count > 100 || Unattended.Any(m => m.Length is 0 or > 100 || m.Contains('\n')))
+        if (Unattended.Count > 100 || Unattended.Any(m => m.Text.Length is 0 or > 100 || m.Text.Contains('\n')))
         {
             yield return new(
                 "range",

@@ -134,7 +134,9 @@ public static class GatherList
 
         private string PlaceOf(string key) =>
             asked
-                .Placements.FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal))
+                .Placements.FirstOrDefault(p =>
+                    new PlacementId(key) == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal)
+                )
                 ?.At()
                 .Name.ToLowerInvariant()
             ?? "print";

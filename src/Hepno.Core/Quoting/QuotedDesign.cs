@@ -6,4 +6,4 @@ namespace Hepno.Core.Quoting;
 /// <param name="WidthIn">How wide, in.</param>
 /// <param name="HeightIn">How tall, in.</param>
 /// <param name="Screens">Screens it takes; 0 for stitches.</param>
-public sealed record QuotedDesign(DesignId DesignId, string MakerId, double WidthIn, double HeightIn, int Screens);
+public sealed record QuotedDesign(DesignId DesignId, ThingId MakerId, double WidthIn, double HeightIn, int Screens);

@@ -7,4 +7,4 @@ namespace Hepno.Core.Quoting;
 /// <param name="OrderId">Order.</param>
 /// <param name="SentAt">When (UTC).</param>
 /// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
-public sealed record StoredQuote(string Id, OrderId OrderId, Instant SentAt, Instant? WithdrawnAt);
+public sealed record StoredQuote(QuoteId Id, OrderId OrderId, Instant SentAt, Instant? WithdrawnAt);

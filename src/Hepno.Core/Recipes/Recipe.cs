@@ -65,8 +65,8 @@ public enum RecipeFabric
 /// peel.</param>
 /// <param name="Parameters">Figures that come from elsewhere than the rest; null for none.</param>
 public sealed record Recipe(
-    string Id,
-    string ProductId,
+    RecipeId Id,
+    ThingId ProductId,
     string Revision,
     RecipeFabric Fabric,
     double TemperatureF,
@@ -97,9 +97,9 @@ public sealed record Recipe(
     /// <param name="productId">The machine, or who does it.</param>
     /// <param name="side">How the artwork is given, in words.</param>
     /// <param name="caution">What may go wrong; empty for none.</param>
-    public static Recipe NoHeat(string productId, string side, string caution) =>
+    public static Recipe NoHeat(ThingId productId, string side, string caution) =>
         new(
-            $"no-heat-{productId}",
+            new RecipeId($"no-heat-{productId}"),
             productId,
             "",
             RecipeFabric.Cotton,

@@ -15,7 +15,7 @@ public static class RecipeChoice
     /// <summary>The recipe of a product that can be relied on most for a blank's colour, best-sourced and newest first
     /// among equals, or null when the shop has none; with the source its own test gives it.</summary>
     public static Recipe? For(
-        string productId,
+        ThingId productId,
         Style style,
         Colourway colour,
         IReadOnlyList<Recipe> recipes,

@@ -77,10 +77,10 @@ public sealed record TestPhoto(string Id, string Hash, int Washes);
 /// <param name="GarmentId">The test garment it took; empty for a scrap.</param>
 /// <param name="Photos">Photographs; null while none.</param>
 public sealed record SpotTest(
-    string Id,
-    string ProductId,
+    SpotTestId Id,
+    ThingId ProductId,
     StyleId StyleId,
-    string ColourwayId,
+    ColourwayId ColourwayId,
     double TemperatureF,
     double DwellSeconds,
     string Pressure,
@@ -92,7 +92,7 @@ public sealed record SpotTest(
     string Feel,
     string Note,
     IReadOnlyList<WashResult>? Washes = null,
-    string GarmentId = "",
+    TestGarmentId GarmentId = default,
     IReadOnlyList<TestPhoto>? Photos = null
 )
 {
@@ -149,7 +149,7 @@ public sealed record SpotTest(
     public bool Says(Recipe recipe, Style style, Colourway colour) =>
         ProductId == recipe.ProductId
         && StyleId == style.Id
-        && (ColourwayId.Length == 0 || ColourwayId == colour.Id)
+        && (ColourwayId.IsNone || ColourwayId == colour.Id)
         && Math.Abs(TemperatureF - recipe.TemperatureF) <= NearF;
 
     /// <summary>The newest test that says something of a recipe on a blank's colour, of several on one day the worst;
@@ -162,12 +162,12 @@ public sealed record SpotTest(
 
     private IEnumerable<Problem> OfPressing()
     {
-        if (ProductId.Length == 0 || StyleId.IsNone)
+        if (ProductId.IsNone || StyleId.IsNone)
         {
             yield return new(
                 "empty",
-                ProductId.Length == 0 ? "The test names no product." : "The test names no blank.",
-                Where: ProductId.Length == 0 ? "productId" : "styleId",
+                ProductId.IsNone ? "The test names no product." : "The test names no blank.",
+                Where: ProductId.IsNone ? "productId" : "styleId",
                 "Choose what was pressed on what."
             );
         }

@@ -8,7 +8,7 @@ namespace Hepno.Core.Recipes;
 /// <param name="Fabric">Its cloth in words, as on its label.</param>
 /// <param name="Pieces">How many were ever put there; each test takes one.</param>
 /// <param name="Note">Where it lies; may be empty.</param>
-public sealed record TestGarment(string Id, string Name, string Fabric, int Pieces, string Note)
+public sealed record TestGarment(TestGarmentId Id, string Name, string Fabric, int Pieces, string Note)
 {
     /// <summary>How many are left after the tests that took one.</summary>
     public int Left(IReadOnlyList<SpotTest> tests) => Math.Max(0, Pieces - tests.Count(t => t.GarmentId == Id));

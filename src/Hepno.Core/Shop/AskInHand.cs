@@ -86,7 +86,7 @@ public sealed record AskInHand(
     /// <summary>Transfers of the drawer that are used for a print of it.</summary>
     /// <param name="key">The print as its layout calls it.</param>
     /// <param name="filmId">Printed on which film.</param>
-    public int FromDrawer(string key, string filmId) =>
+    public int FromDrawer(string key, ThingId filmId) =>
         (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
     /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints

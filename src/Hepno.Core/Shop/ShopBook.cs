@@ -113,7 +113,7 @@ public sealed record ShopBook(
         ask.Sketch is { } sketch ? sketch.Lay : Layouts.Lay;
 
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
-    public Recipe? RecipeFor(string productId, AskInHand ask) =>
+    public Recipe? RecipeFor(ThingId productId, AskInHand ask) =>
         RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe
             ? Numbers.Floor.Habits.Of(recipe)
             : null;
@@ -126,7 +126,7 @@ public sealed record ShopBook(
             .MaxBy(r => r.TemperatureF);
 
     /// <summary>What a recipe's product is called.</summary>
-    public string ProductName(string productId)
+    public string ProductName(ThingId productId)
     {
         if (Films.FirstOrDefault(x => x.Id == productId) is { } film)
         {
@@ -166,9 +166,9 @@ public sealed record ShopBook(
     }
 
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
-    public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
+    public IReadOnlyList<(ThingId Id, string Kind, EquipmentHour Equipment)> Machines() =>
         [
-            .. Presses.Concat(Ovens ?? []).Select(p => (p.Id.Text, "press", p.Equipment)),
+            .. Presses.Concat(Ovens ?? []).Select(p => (new ThingId(p.Id.Text), "press", p.Equipment)),
             .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)),
             .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)),
             .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
@@ -179,7 +179,7 @@ public sealed record ShopBook(
         ];
 
     /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
-    public Figure? TendingOf(string machineId, EquipmentHour equipment) =>
+    public Figure? TendingOf(ThingId machineId, EquipmentHour equipment) =>
         Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u
             ? u.PerHour(Numbers.Rates.Wage, Numbers.Week.OpenDays(), equipment.ProductiveHoursAYear)
             : null;

@@ -23,12 +23,12 @@ public sealed record PrintLot(int Count, LocalDate On, string Order);
 /// <param name="GoodDays">Days it keeps, stored dry; the maker's word decides.</param>
 /// <param name="Lots">What was put in and taken out, oldest first.</param>
 public sealed record KeptPrint(
-    string Id,
+    KeptPrintId Id,
     string Name,
     double WidthIn,
     double HeightIn,
     DesignId? DesignId,
-    string ProductId,
+    ThingId ProductId,
     int Keep,
     int GoodDays,
     IReadOnlyList<PrintLot> Lots
@@ -65,7 +65,7 @@ public sealed record KeptPrint(
     public int Wanted() => Math.Max(0, Keep - OnHand());
 
     /// <summary>True when it is this print: the same artwork in the same size on the same film.</summary>
-    public bool Is(DesignId? designId, double widthIn, double heightIn, string productId) =>
+    public bool Is(DesignId? designId, double widthIn, double heightIn, ThingId productId) =>
         designId is not null
         && designId == DesignId
         && productId == ProductId
@@ -76,7 +76,7 @@ public sealed record KeptPrint(
     public LaidDesign Filling() => new(KeyOf(Id), WidthIn, HeightIn, 0);
 
     /// <summary>Its key on a layout.</summary>
-    public static string KeyOf(string id) => $"kept {id}";
+    public static string KeyOf(KeptPrintId id) => $"kept {id}";
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -99,7 +99,7 @@ public sealed record KeptPrint(
                 "Type its printed size."
             );
         }
-        if (ProductId.Length == 0)
+        if (ProductId.IsNone)
         {
             yield return new(
                 "empty",

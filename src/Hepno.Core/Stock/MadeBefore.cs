@@ -12,7 +12,7 @@ namespace Hepno.Core.Stock;
 /// <param name="On">The last day it was made.</param>
 public sealed record MadeBefore(
     DesignId DesignId,
-    string MakerId,
+    ThingId MakerId,
     double WidthIn,
     double HeightIn,
     int Screens,

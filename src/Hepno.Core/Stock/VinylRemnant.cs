@@ -14,8 +14,8 @@ namespace Hepno.Core.Stock;
 /// <param name="From">The order that left it; empty for none.</param>
 /// <param name="IsGone">True when it was thrown away or used otherwise.</param>
 public sealed record VinylRemnant(
-    string Id,
-    string VinylId,
+    RemnantId Id,
+    ThingId VinylId,
     string Colour,
     double WidthIn,
     double LengthIn,
@@ -30,7 +30,7 @@ public sealed record VinylRemnant(
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
-        if (VinylId.Length == 0)
+        if (VinylId.IsNone)
         {
             yield return new(
                 "empty",

@@ -90,7 +90,9 @@ internal static class ShopArchive
                 Aggregates
                     .Orders.Ids(c)
                     .SelectMany(id =>
-                        RunStore.Received(c, id).Select(e => new ArchivedEvent(id, e.ReceivedAt, e.Event))
+                        RunStore
+                            .Received(c, new OrderId(id))
+                            .Select(e => new ArchivedEvent(new OrderId(id), e.ReceivedAt, e.Event))
                     ),
             Event
         ),
@@ -356,7 +358,7 @@ internal static class ShopArchive
     }
 
     private static ArchivedQuote Archived(StoredQuote q, FrozenQuote frozen) =>
-        new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonElement.Parse(KnownDocuments.SentQuote.Written(frozen)));
+        new(q.Id.Text, q.OrderId, q.SentAt, q.WithdrawnAt, JsonElement.Parse(KnownDocuments.SentQuote.Written(frozen)));
 
     private static void Quote(Bringing into, ArchivedQuote q, int place)
     {
@@ -384,11 +386,16 @@ internal static class ShopArchive
         using var page = into.Part($"quotes/{q.Id}.pdf").Open();
         using var pdf = new MemoryStream();
         page.CopyTo(pdf);
-        QuoteStore.Send(into.Connection, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), frozen, pdf.ToArray());
-        MadeStore.Put(into.Connection, q.Id, frozen.Designs());
+        QuoteStore.Send(
+            into.Connection,
+            new StoredQuote(new QuoteId(q.Id), q.OrderId, q.SentAt, null),
+            frozen,
+            pdf.ToArray()
+        );
+        MadeStore.Put(into.Connection, new QuoteId(q.Id), frozen.Designs());
         if (q.WithdrawnAt is { } at)
         {
-            QuoteStore.Withdraw(into.Connection, q.Id, at);
+            QuoteStore.Withdraw(into.Connection, new QuoteId(q.Id), at);
         }
     }
 

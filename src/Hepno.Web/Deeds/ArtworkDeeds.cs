@@ -67,7 +67,7 @@ internal static class ArtworkDeeds
                 );
             report = report with { MirroredText = facts.Kind == "svg" && SvgLettering.RunsBackwards(file) };
             return new(
-                id,
+                new DesignId(id),
                 name,
                 facts.Kind,
                 KeptFiles.Keep(shop.Db.Folder, file),

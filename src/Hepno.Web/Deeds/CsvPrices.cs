@@ -44,7 +44,7 @@ internal static class CsvPrices
             s.Breaks.Select(b =>
                 new[]
                 {
-                    l.Id,
+                    l.Id.Text,
                     l.Supplier,
                     l.Product,
                     CsvCells.Say(l.FreightPerOrder),
@@ -64,7 +64,7 @@ internal static class CsvPrices
                 p.Breaks.Select(b =>
                     new[]
                     {
-                        l.Id,
+                        l.Id.Text,
                         l.Supplier,
                         l.Product,
                         Formula(l.Formula),
@@ -96,7 +96,7 @@ internal static class CsvPrices
                 ))
                 .ToList();
             return new TransferPriceList(
-                head.Text("id"),
+                new ThingId(head.Text("id")),
                 Supplier: head.Text("supplier"),
                 head.Text("product"),
                 sizes,
@@ -131,7 +131,7 @@ internal static class CsvPrices
                     like: string.Join(", ", Enum.GetValues<ScreenFormula>().Select(Formula))
                 );
             return new ScreenTransferList(
-                head.Text("id"),
+                new ThingId(head.Text("id")),
                 Supplier: head.Text("supplier"),
                 head.Text("product"),
                 formula,

@@ -53,7 +53,7 @@ internal static class CsvShelf
                     .Select(x =>
                         new[]
                         {
-                            x.Id,
+                            x.Id.Text,
                             x.Supplier,
                             x.Product,
                             CsvCells.Say(x.UsableWidthIn),
@@ -122,7 +122,7 @@ internal static class CsvShelf
                     c,
                     Aggregates.Vinyls,
                     Each(Rows(), Vinyl),
-                    x => x.Id,
+                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
                     With,
                     x => x.Problems(),
@@ -133,7 +133,7 @@ internal static class CsvShelf
                     c,
                     Aggregates.Films,
                     CsvPrices.Films(Rows()),
-                    x => x.Id,
+                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
                     With,
                     x => x.Problems(),
@@ -144,9 +144,9 @@ internal static class CsvShelf
                     c,
                     Aggregates.Screens,
                     CsvPrices.Screens(Rows()),
-                    x => x.Id,
+                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
-                    (x, id, _) => x with { Id = id },
+                    (x, id, _) => x with { Id = new ThingId(id) },
                     x => x.Problems(),
                     ThingPrices.Prices,
                     deed
@@ -269,7 +269,7 @@ internal static class CsvShelf
         before is null
             ? read with
             {
-                Id = id,
+                Id = new CustomerId(id),
             }
             : before with
             {
@@ -282,7 +282,7 @@ internal static class CsvShelf
         before is null
             ? read with
             {
-                Id = id,
+                Id = new ThingId(id),
             }
             : before with
             {
@@ -299,7 +299,7 @@ internal static class CsvShelf
         before is null
             ? read with
             {
-                Id = id,
+                Id = new ThingId(id),
             }
             : before with
             {
@@ -311,7 +311,7 @@ internal static class CsvShelf
             };
 
     private static Customer Customer(CsvCells r) =>
-        new(r.Text("id"), r.Text("name"), Contact: r.Text("contact"), r.Text("address"));
+        new(new CustomerId(r.Text("id")), r.Text("name"), Contact: r.Text("contact"), r.Text("address"));
 
     private static IEnumerable<Problem> Named(Customer x) =>
         x.Name.Length is 0 or > 200
@@ -328,7 +328,7 @@ internal static class CsvShelf
 
     private static VinylFilm Vinyl(CsvCells r) =>
         new(
-            r.Text("id"),
+            new ThingId(r.Text("id")),
             Supplier: r.Text("supplier"),
             r.Text("product"),
             r.Real("width_in"),

@@ -66,7 +66,7 @@ internal static class CsvStyles
                 var parts = x.Split(' ', StringSplitOptions.RemoveEmptyEntries);
                 return parts.Length >= 3 && Enum.TryParse<ColourClass>(parts[^1], true, out var shade)
                     ? new Colourway(
-                        string.Join('-', parts[..^2]).ToLowerInvariant(),
+                        new ColourwayId(string.Join('-', parts[..^2]).ToLowerInvariant()),
                         Name: string.Join(' ', parts[..^2]),
                         parts[^2].ToLowerInvariant(),
                         shade
@@ -90,7 +90,7 @@ internal static class CsvStyles
             .OfType<StyleSize>()
             .ToList();
         return new(
-            r.Text("id"),
+            new StyleId(r.Text("id")),
             r.Text("name"),
             Supplier: r.Text("supplier"),
             Worded<GarmentKind>(r, "garment"),
@@ -115,11 +115,11 @@ internal static class CsvStyles
         before is null
             ? read with
             {
-                Id = id,
+                Id = new StyleId(id),
             }
             : read with
             {
-                Id = id,
+                Id = new StyleId(id),
                 OnHand = before.OnHand,
                 Cloth = read.Cloth is { Origin.Length: 0 } cloth
                     ? cloth with

@@ -96,7 +96,7 @@ internal static class FilmTogether
         deed = deed with { Undoable = false };
         foreach (var other in others)
         {
-            var c = shop.Case(connection, other, book);
+            var c = shop.Case(connection, new OrderId(other), book);
             var mine = c.Order.Facts.Layout.Joined.First(j => j.WithOrder == id);
             var line = c.Line(mine.LineId);
             var item = BoughtFilm.ItemOf(c.Order.Facts, line.Asked)!;

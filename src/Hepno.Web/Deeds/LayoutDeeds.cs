@@ -136,7 +136,7 @@ internal static class LayoutDeeds
         OrderId id,
         LineId lineId,
         string key,
-        string keptId,
+        KeptPrintId keptId,
         int count,
         long seen,
         Deed deed
@@ -204,7 +204,7 @@ internal static class LayoutDeeds
         LineId lineId,
         PlacementId placementId,
         int layer,
-        string remnantId,
+        RemnantId remnantId,
         long seen,
         Deed deed
     )
@@ -215,7 +215,7 @@ internal static class LayoutDeeds
         var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)
             ?? throw RefusedException.NoSuch("print", placementId);
         RefusedException.IfAny(OfOneSize(print, layer, line.Asked));
-        var piece = remnantId.Length == 0 ? null : Free(connection, id, remnantId);
+        var piece = remnantId.IsNone ? null : Free(connection, id, remnantId);
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
             // a piece is cut once, and a colour from one piece
@@ -280,7 +280,7 @@ internal static class LayoutDeeds
         }
     }
 
-    private static VinylRemnant Free(SqliteConnection connection, OrderId id, string remnantId) =>
+    private static VinylRemnant Free(SqliteConnection connection, OrderId id, RemnantId remnantId) =>
         Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
         ?? throw new RefusedException(
             409,

@@ -70,11 +70,11 @@ internal static class QuoteDeeds
         var version = OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f => f);
         QuoteStore.Send(
             connection,
-            new StoredQuote($"{id}-{version}", id, deed.At, null),
+            new StoredQuote(new QuoteId($"{id}-{version}"), id, deed.At, null),
             frozen,
             QuotePdf.Print(frozen.Document)
         );
-        MadeStore.Put(connection, $"{id}-{version}", frozen.Designs());
+        MadeStore.Put(connection, new QuoteId($"{id}-{version}"), frozen.Designs());
         return version;
     }
 

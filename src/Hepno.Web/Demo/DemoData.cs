@@ -63,7 +63,7 @@ internal static class DemoData
             Aggregates.Customers.Put(
                 c,
                 new(
-                    id,
+                    new CustomerId(id),
                     name,
                     contact,
                     id is "rowing" or "ferry"

@@ -37,7 +37,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
         orders.NamedAndNumbered();
     }
 
-    private DemoOrder Order(int number) => new(c, shop, $"demo-{number}");
+    private DemoOrder Order(int number) => new(c, shop, new OrderId($"demo-{number}"));
 
     /// <summary>The first open day so many days on.</summary>
     private LocalDate In(int days)
@@ -58,7 +58,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
         IReadOnlyList<Placement> placements,
         decimal? mark = null,
         string id = "1"
-    ) => new(id, style, colour, sizes, placements, mark);
+    ) => new(new LineId(id), style, new ColourwayId(colour), sizes, placements, mark);
 
     private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) =>
         new("front", "front", w, h, CoveragePercent: 60, colours, gradient, line);

@@ -50,11 +50,11 @@ internal interface IFilmPrinterReadout
     /// <param name="printerId">Which printer.</param>
     /// <param name="in2PerMinute">Its speed, in² a minute.</param>
     /// <param name="jobs">What to print.</param>
-    void Send(string printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs);
+    void Send(ThingId printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs);
 
     /// <summary>Reads it.</summary>
-    FilmPrinterReadout Read(string printerId);
+    FilmPrinterReadout Read(ThingId printerId);
 
     /// <summary>Stops it and empties its queue.</summary>
-    void Clear(string printerId);
+    void Clear(ThingId printerId);
 }

@@ -10,10 +10,10 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
     // a real minute of printing is a second here, so that it can be tried out
     private const double Faster = 60;
 
-    private readonly ConcurrentDictionary<string, IReadOnlyList<Job>> queues = new();
+    private readonly ConcurrentDictionary<ThingId, IReadOnlyList<Job>> queues = new();
 
     /// <inheritdoc/>
-    public void Send(string printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs) =>
+    public void Send(ThingId printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs) =>
         queues.AddOrUpdate(
             printerId,
             _ => After([], in2PerMinute, jobs),
@@ -21,7 +21,7 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
         );
 
     /// <inheritdoc/>
-    public FilmPrinterReadout Read(string printerId)
+    public FilmPrinterReadout Read(ThingId printerId)
     {
         var (now, jobs) = (Now, queues.GetValueOrDefault(printerId, []));
         return new(
@@ -37,7 +37,7 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
     }
 
     /// <inheritdoc/>
-    public void Clear(string printerId) => queues.TryRemove(printerId, out _);
+    public void Clear(ThingId printerId) => queues.TryRemove(printerId, out _);
 
     private Instant Now => Instant.FromDateTimeOffset(time.GetUtcNow());
 

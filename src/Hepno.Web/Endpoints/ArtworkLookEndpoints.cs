@@ -48,7 +48,7 @@ internal static class ArtworkLookEndpoints
         OpenShop shop,
         double? widthIn,
         StyleId? styleId,
-        string? colourwayId
+        ColourwayId? colourwayId
     ) =>
         shop.Db.Read(c =>
         {

@@ -40,7 +40,7 @@ internal sealed record PlacementBody(
 {
     public Placement ToCore() =>
         new(
-            Id,
+            new PlacementId(Id),
             Place,
             WidthIn,
             HeightIn,
@@ -85,7 +85,7 @@ internal sealed record OwnPieceBody(string Size, string Name, string Number);
 internal sealed record LineBody(
     string Id,
     StyleId? StyleId,
-    string? ColourwayId,
+    ColourwayId? ColourwayId,
     IReadOnlyList<SizeBody> Sizes,
     IReadOnlyList<PlacementBody> Placements,
     decimal? Mark,
@@ -97,7 +97,7 @@ internal sealed record LineBody(
 {
     public AskLine ToCore() =>
         new(
-            Id,
+            new LineId(Id),
             StyleId,
             ColourwayId,
             [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],

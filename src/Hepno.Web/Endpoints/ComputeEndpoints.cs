@@ -246,7 +246,7 @@ internal static class ComputeEndpoints
         return PressPlanner.Plan(
             [
                 .. b.Works.Select(w => new PressWork(
-                    w.Id,
+                    new OrderId(w.Id),
                     "",
                     w.Id,
                     w.Pieces,

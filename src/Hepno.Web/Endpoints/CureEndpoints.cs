@@ -16,7 +16,7 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Film cured together, or a correction of it. When, which lots and how much it used are known
 /// already.</summary>
 internal sealed record CureBody(
-    string PrinterId,
+    ThingId PrinterId,
     PressId StationId,
     double TemperatureF,
     double Minutes,
@@ -118,7 +118,11 @@ internal static class CureEndpoints
         });
 
     /// <summary>Prints of the open orders that are in no batch of a printer yet.</summary>
-    internal static IReadOnlyList<WaitingPrints> Waiting(string printerId, OpenShop shop, IFilmPrinterReadout device) =>
+    internal static IReadOnlyList<WaitingPrints> Waiting(
+        ThingId printerId,
+        OpenShop shop,
+        IFilmPrinterReadout device
+    ) =>
         shop.Db.Read(c =>
         {
             SupplyEndpoints.PrinterOf(c, printerId);
@@ -214,7 +218,7 @@ internal static class CureEndpoints
                 + FilmPrints.Must(c, shop, book, printer.Id, p.OrderId, p.LineId, p.PlacementId).Use(printer, p.Prints)
             );
 
-    private static IReadOnlyList<string> LotsIn(SqliteConnection c, string printerId, LocalDateTime at) =>
+    private static IReadOnlyList<string> LotsIn(SqliteConnection c, ThingId printerId, LocalDateTime at) =>
         [
             .. (Aggregates.Supplies.Get(c, printerId)?.Value.InAt(at) ?? []).Select(l =>
                 $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}"

@@ -20,7 +20,7 @@ internal sealed record CustomerBody(
 {
     public Customer ToCore(string id) =>
         new Customer(
-            id,
+            new CustomerId(id),
             Name.Trim(),
             Contact: Contact.Trim(),
             Address.Trim(),
@@ -51,7 +51,7 @@ internal static class CustomerEndpoints
     {
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
         api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
-                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
+                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, new CustomerId(id)))
             )
             .WithTags("customers")
             .WithName("customerRecord")
@@ -73,7 +73,7 @@ internal static class CustomerEndpoints
                 customer.Value,
                 [
                     .. OrderStore
-                        .OfCustomer(c, id)
+                        .OfCustomer(c, new CustomerId(id))
                         .Select(o => new OrderExport(
                             o.Value.Code,
                             o.Value.CreatedAt,
@@ -100,11 +100,11 @@ internal static class CustomerEndpoints
         var seen = request.Seen();
         var (done, files) = shop.Db.Write(c =>
         {
-            var theirs = ForgetCustomer.FilesOf(c, id);
+            var theirs = ForgetCustomer.FilesOf(c, new CustomerId(id));
             return (
                 new Views.Written(
                     id,
-                    ForgetCustomer.Do(c, shop, id, seen, request.Deed(shop.Clock, "customer erased"))
+                    ForgetCustomer.Do(c, shop, new CustomerId(id), seen, request.Deed(shop.Clock, "customer erased"))
                 ),
                 theirs
             );

@@ -194,7 +194,7 @@ internal static class FloorEndpoints
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
-            var c = shop.Case(connection, id, book);
+            var c = shop.Case(connection, new OrderId(id), book);
             if (book.Presses.Count == 0)
             {
                 throw new RefusedException(

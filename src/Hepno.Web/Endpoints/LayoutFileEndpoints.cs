@@ -13,7 +13,7 @@ namespace Hepno.Web.Endpoints;
 
 /// <summary>A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's
 /// empty corners.</summary>
-internal sealed record BroughtLayoutBody(string FilmId, string On, string Text, bool ByOutline = false);
+internal sealed record BroughtLayoutBody(ThingId FilmId, string On, string Text, bool ByOutline = false);
 
 /// <summary>Layouts as files, out and in.</summary>
 internal static class LayoutFileEndpoints
@@ -34,7 +34,7 @@ internal static class LayoutFileEndpoints
         OrderId id,
         LineId line,
         OpenShop shop,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline
     )
@@ -52,7 +52,7 @@ internal static class LayoutFileEndpoints
         OrderId id,
         LineId line,
         OpenShop shop,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         int? sheet,
         bool? byOutline
@@ -73,7 +73,7 @@ internal static class LayoutFileEndpoints
         LineId line,
         OpenShop shop,
         HttpContext context,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         int? sheet,
         bool? byOutline
@@ -110,7 +110,7 @@ internal static class LayoutFileEndpoints
         OrderId id,
         LineId line,
         OpenShop shop,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline
     )
@@ -128,7 +128,7 @@ internal static class LayoutFileEndpoints
         OrderId id,
         LineId line,
         OpenShop shop,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline
     ) =>
@@ -200,7 +200,7 @@ internal static class LayoutFileEndpoints
         OpenShop shop,
         OrderId id,
         LineId line,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline
     ) => shop.Db.Read(c => (LineLayouts.Film(c, shop, id, line, filmId, on, byOutline), OpenShop.Numbers(c).Format));

@@ -16,7 +16,7 @@ internal sealed record LaidCopyBody(string Key, int Sheet, double X, double Y, b
 /// <summary>A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie
 /// in one another's empty corners.</summary>
 internal sealed record SettleBody(
-    string FilmId,
+    ThingId FilmId,
     string On,
     IReadOnlyList<LaidCopyBody> Copies,
     int Seed = 0,
@@ -32,7 +32,7 @@ internal sealed record SettleBody(
 /// <param name="ReachIn">It is pulled to edges and neighbours from no farther, in; 0 for not at all.</param>
 /// <param name="ByOutline">True when prints may lie in one another's empty corners.</param>
 internal sealed record TryBody(
-    string FilmId,
+    ThingId FilmId,
     string On,
     IReadOnlyList<LaidCopyBody> Copies,
     int? Moved = null,
@@ -49,7 +49,7 @@ internal sealed record TryBody(
 /// <param name="NextStep">True to fill the next step or sheet too.</param>
 /// <param name="ByOutline">True when prints may lie in one another's empty corners.</param>
 internal sealed record FillBody(
-    string FilmId,
+    ThingId FilmId,
     string On,
     IReadOnlyList<LaidCopyBody> Copies,
     string Key,
@@ -62,10 +62,10 @@ internal sealed record FillBody(
 internal sealed record JoinBody(OrderId OrderId, LineId LineId);
 
 /// <summary>Transfers of the drawer for a print.</summary>
-internal sealed record DrawerBody(string Key, string KeptId, int Count);
+internal sealed record DrawerBody(string Key, KeptPrintId KeptId, int Count);
 
 /// <summary>A piece of vinyl on the Shelf for one colour of a print, from 0; an empty id puts it back.</summary>
-internal sealed record RemnantUseBody(PlacementId PlacementId, int Layer, string RemnantId);
+internal sealed record RemnantUseBody(PlacementId PlacementId, int Layer, RemnantId RemnantId);
 
 /// <summary>A search; pinned copies stay where they are, the rest is laid anew.</summary>
 /// <param name="FilmId">On whose film.</param>
@@ -76,7 +76,7 @@ internal sealed record RemnantUseBody(PlacementId PlacementId, int Layer, string
 /// same seed and steps give the same layout.</param>
 /// <param name="ByOutline">True when prints may lie in one another's empty corners.</param>
 internal sealed record SearchBody(
-    string FilmId,
+    ThingId FilmId,
     string On,
     IReadOnlyList<LaidCopyBody> Copies,
     int Seed = 1,
@@ -120,7 +120,7 @@ internal static class LineLayoutEndpoints
         OrderId id,
         LineId line,
         OpenShop shop,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline
     ) =>

@@ -31,7 +31,7 @@ internal sealed record FilmPrinterBody(
 {
     public FilmPrinter ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Name.Trim(),
             RollWidthIn,
             GapIn,
@@ -73,7 +73,7 @@ internal sealed record DyePrinterBody(
 {
     public DyePrinter ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Name.Trim(),
             SpeedIn2PerMinute,
             InkMlPerIn2,
@@ -102,7 +102,16 @@ internal sealed record PaperPrinterBody(
 )
 {
     public PaperPrinter ToCore(string id) =>
-        new(id, Name.Trim(), SpeedIn2PerMinute, WidestIn, InkMlPerIn2, InkPricePerMl, Equipment.ToCore(), Cautions);
+        new(
+            new ThingId(id),
+            Name.Trim(),
+            SpeedIn2PerMinute,
+            WidestIn,
+            InkMlPerIn2,
+            InkPricePerMl,
+            Equipment.ToCore(),
+            Cautions
+        );
 }
 
 /// <summary>A direct-to-garment printer with what it takes.</summary>
@@ -123,7 +132,7 @@ internal sealed record GarmentPrinterBody(
 {
     public GarmentPrinter ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Name.Trim(),
             SpeedIn2PerMinute,
             MostWidthIn,
@@ -160,7 +169,7 @@ internal sealed record StitchMachineBody(
 {
     public StitchMachine ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Name.Trim(),
             StitchesPerMinute,
             Heads,
@@ -195,7 +204,7 @@ internal sealed record CalenderBody(
 {
     public Calender ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Name.Trim(),
             PaperWidthIn,
             PaperPricePerFoot,
@@ -219,7 +228,7 @@ internal sealed record CutterBody(
 )
 {
     public Cutter ToCore(string id) =>
-        new Cutter(id, Name.Trim(), CutWidthIn, SpeedIn2PerMinute, Equipment.ToCore(), Cautions);
+        new Cutter(new ThingId(id), Name.Trim(), CutWidthIn, SpeedIn2PerMinute, Equipment.ToCore(), Cautions);
 }
 
 /// <summary>A press.</summary>
@@ -244,7 +253,7 @@ internal sealed record PressBody(
 {
     public Press ToCore(string id) =>
         new Press(
-            id,
+            new PressId(id),
             Name.Trim(),
             Kind,
             PlatenWidthIn,
@@ -327,7 +336,7 @@ internal sealed record EquipmentBody(
 
 /// <summary>A recipe.</summary>
 internal sealed record RecipeBody(
-    string ProductId,
+    ThingId ProductId,
     string Revision,
     RecipeFabric Fabric,
     double TemperatureF,
@@ -350,7 +359,7 @@ internal sealed record RecipeBody(
 {
     public Recipe ToCore(string id) =>
         new Recipe(
-            id,
+            new RecipeId(id),
             ProductId,
             Revision,
             Fabric,
@@ -377,9 +386,9 @@ internal sealed record RecipeBody(
 
 /// <summary>A product tested on a blank.</summary>
 internal sealed record SpotTestBody(
-    string ProductId,
+    ThingId ProductId,
     StyleId StyleId,
-    string ColourwayId,
+    ColourwayId ColourwayId,
     double TemperatureF,
     double DwellSeconds,
     string Pressure,
@@ -397,7 +406,7 @@ internal sealed record SpotTestBody(
 {
     public SpotTest ToCore(string id) =>
         new(
-            id,
+            new SpotTestId(id),
             ProductId,
             StyleId,
             ColourwayId,
@@ -414,7 +423,7 @@ internal sealed record SpotTestBody(
             Washes is { Count: > 0 }
                 ? [.. Washes.Select(w => new WashResult(w.Day, w.Washes, w.Verdict)).OrderBy(w => w.Washes)]
                 : null,
-            GarmentId,
+            new TestGarmentId(GarmentId),
             Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : null
         );
 }
@@ -426,7 +435,7 @@ internal sealed record TestPhotoBody(string Id, string Hash, int Washes);
 internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note)
 {
     public TestGarment ToCore(string id) =>
-        new TestGarment(id, Name.Trim(), Fabric: Fabric.Trim(), Pieces, Note.Trim());
+        new TestGarment(new TestGarmentId(id), Name.Trim(), Fabric: Fabric.Trim(), Pieces, Note.Trim());
 }
 
 /// <summary>Where one figure of a recipe comes from.</summary>

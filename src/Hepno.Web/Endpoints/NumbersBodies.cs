@@ -55,7 +55,7 @@ internal sealed record NumbersBody(
     decimal RuleOfThumb = 3,
     HandsWorth HandsWorth = HandsWorth.ByPlan,
     decimal HandsWorthAnHour = 0,
-    IReadOnlyList<string>? Unattended = null,
+    IReadOnlyList<ThingId>? Unattended = null,
     double TestMinutes = 20,
     double CompleteShare = 0.95
 )
@@ -218,7 +218,7 @@ internal sealed record SpoilageBody(MethodId MethodId, double Share);
 
 /// <summary>One who works in the shop.</summary>
 internal sealed record PersonBody(
-    string Id,
+    PersonId Id,
     string Name,
     decimal Wage,
     Share OnCostsShare,

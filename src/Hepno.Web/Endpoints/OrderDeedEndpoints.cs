@@ -315,7 +315,7 @@ internal static class OrderDeedEndpoints
         }
         return shop.Db.Write(connection => new Written(
             body.Id,
-            OrderAgain.Do(connection, shop, id, body.Id, request.Deed(shop.Clock, "ordered again")).Version
+            OrderAgain.Do(connection, shop, id, new OrderId(body.Id), request.Deed(shop.Clock, "ordered again")).Version
         ));
     }
 

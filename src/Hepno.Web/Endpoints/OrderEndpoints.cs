@@ -172,7 +172,7 @@ internal static class OrderEndpoints
             var c = shop.Case(connection, id, book);
             var own = mix is null
                 ? null
-                : Mixed.Find(mix)
+                : Mixed.Find(new MethodId(mix))
                     ?? throw new RefusedException(
                         400,
                         "mix",
@@ -208,7 +208,8 @@ internal static class OrderEndpoints
         {
             var book = shop.Book(connection);
             var c = shop.Case(connection, id, book);
-            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", id: method);
+            var way = DecorationMethods.Find(new MethodId(method))
+                ?? throw RefusedException.NoSuch("method", id: method);
             return c.Line(line).InHand is { } inHand && book.Presses.Count > 0
                 ? Swing.Reckon(way, inHand, book.For(c.Customer))
                 : throw new RefusedException(

@@ -28,7 +28,7 @@ internal sealed record StyleBody(
 {
     public Style ToCore(string id) =>
         new(
-            id,
+            new StyleId(id),
             Name.Trim(),
             Supplier: Supplier.Trim(),
             Kind,
@@ -38,7 +38,7 @@ internal sealed record StyleBody(
             UnitPrice,
             FreightPerOrder,
             LeadDays,
-            [.. Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))],
+            [.. Colourways.Select(c => new Colourway(new ColourwayId(c.Id), c.Name, c.Hex, c.Class))],
             [.. Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))],
             Retired,
             OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
@@ -80,7 +80,7 @@ internal sealed record BuyingBody(
 internal sealed record TierBody(int FromPieces, decimal FromValue, decimal Price);
 
 /// <summary>Pieces that lie in the shop.</summary>
-internal sealed record OnHandBody(string ColourwayId, string Size, int Pieces);
+internal sealed record OnHandBody(ColourwayId ColourwayId, string Size, int Pieces);
 
 /// <summary>A fibre and its share, percent.</summary>
 internal sealed record FabricBody(Fibre Fibre, double Percent);
@@ -105,7 +105,7 @@ internal sealed record FilmBody(
 {
     public TransferPriceList ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             Product: Product.Trim(),
             [
@@ -151,7 +151,7 @@ internal sealed record KeptPrintBody(
     double WidthIn,
     double HeightIn,
     DesignId? DesignId,
-    string ProductId,
+    ThingId ProductId,
     int Keep,
     int GoodDays,
     IReadOnlyList<PrintLotBody> Lots
@@ -159,7 +159,7 @@ internal sealed record KeptPrintBody(
 {
     public KeptPrint ToCore(string id) =>
         new KeptPrint(
-            id,
+            new KeptPrintId(id),
             Name.Trim(),
             WidthIn,
             HeightIn,
@@ -173,7 +173,7 @@ internal sealed record KeptPrintBody(
 
 /// <summary>A piece of vinyl that was left over.</summary>
 internal sealed record RemnantBody(
-    string VinylId,
+    ThingId VinylId,
     string Colour,
     double WidthIn,
     double LengthIn,
@@ -183,11 +183,11 @@ internal sealed record RemnantBody(
 )
 {
     public VinylRemnant ToCore(string id) =>
-        new VinylRemnant(id, VinylId, Colour.Trim(), WidthIn, LengthIn, Since, From.Trim(), IsGone);
+        new VinylRemnant(new RemnantId(id), VinylId, Colour.Trim(), WidthIn, LengthIn, Since, From.Trim(), IsGone);
 }
 
 /// <summary>A piece of vinyl that an order uses.</summary>
-internal sealed record RemnantUseView(string RemnantId, string Order);
+internal sealed record RemnantUseView(RemnantId RemnantId, string Order);
 
 /// <summary>Transfers counted in, or out when negative.</summary>
 internal sealed record PrintLotBody(int Count, LocalDate On, string Order = "");
@@ -236,7 +236,7 @@ internal sealed record VinylBody(
 {
     public VinylFilm ToCore(string id) =>
         new VinylFilm(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             Product: Product.Trim(),
             UsableWidthIn,
@@ -265,7 +265,7 @@ internal sealed record ScreenBody(
 {
     public ScreenTransferList ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             Product: Product.Trim(),
             Formula,
@@ -318,7 +318,7 @@ internal sealed record PaperBody(
 {
     public TransferPaper ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             Product: Product.Trim(),
             Kind,
@@ -352,7 +352,7 @@ internal sealed record OutsidePrinterBody(
 {
     public OutsidePrinter ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             SetUpPerScreen,
             [.. Prices.Select(p => new ColourPrices(p.Colours, [.. p.Breaks.Select(b => b.ToCore())]))],
@@ -388,7 +388,7 @@ internal sealed record PodServiceBody(
 {
     public PodService ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             [.. Prices.Select(p => new PodPrice(p.Kind, p.Price))],
             FurtherPlacement,
@@ -421,7 +421,7 @@ internal sealed record RollClothBody(
 {
     public RollCloth ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             Supplier.Trim(),
             Product: Product.Trim(),
             PolyesterPercent,

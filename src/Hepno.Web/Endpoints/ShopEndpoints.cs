@@ -207,7 +207,7 @@ internal static class ShopEndpoints
         return shop.Db.Write(connection =>
         {
             var style = Aggregates.Styles.Get(connection, id) ?? throw RefusedException.NoSuch("style", id);
-            if (StyleStore.OpenOrdersOf(connection, id) is { Count: > 0 } used)
+            if (StyleStore.OpenOrdersOf(connection, new StyleId(id)) is { Count: > 0 } used)
             {
                 throw new RefusedException(
                     409,
@@ -239,7 +239,7 @@ internal static class ShopEndpoints
     )
         where T : class =>
         api.MapGet($"/{noun}/{{id}}/prices", (string id, OpenShop shop) =>
-                shop.Db.Read(c => Views.PriceLine.Lines(c, shop, aggregate, id, prices))
+                shop.Db.Read(c => Views.PriceLine.Lines(c, shop, aggregate, new OrderId(id), prices))
             )
             .WithTags(noun)
             .WithName($"{noun}-prices")

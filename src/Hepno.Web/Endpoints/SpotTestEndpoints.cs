@@ -14,16 +14,16 @@ namespace Hepno.Web.Endpoints;
 /// <param name="Id">Which test.</param>
 /// <param name="Verdict">Passed, failed, or to be looked at again.</param>
 /// <param name="Said">In words, with what washes showed.</param>
-internal sealed record SpotTestSaid(string Id, TestVerdict Verdict, string Said);
+internal sealed record SpotTestSaid(SpotTestId Id, TestVerdict Verdict, string Said);
 
 /// <summary>How far a recipe can be relied on.</summary>
 /// <param name="RecipeId">Which recipe.</param>
 /// <param name="Confidence">The most its tests or its source give it, on any blank.</param>
 /// <param name="Said">In words: how many tests, on what, how many washes.</param>
-internal sealed record RecipeRelied(string RecipeId, Confidence Confidence, string Said);
+internal sealed record RecipeRelied(RecipeId RecipeId, Confidence Confidence, string Said);
 
 /// <summary>How many of a test garment are left.</summary>
-internal sealed record TestGarmentLeft(string Id, int Left);
+internal sealed record TestGarmentLeft(TestGarmentId Id, int Left);
 
 /// <summary>What tests came to.</summary>
 /// <param name="Tests">Every test's verdict.</param>

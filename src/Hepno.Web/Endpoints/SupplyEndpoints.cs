@@ -18,7 +18,7 @@ internal sealed record SuppliesBody(IReadOnlyList<SupplySlotBody> Slots, IReadOn
 {
     public PrinterSupplies ToCore(string id) =>
         new(
-            id,
+            new ThingId(id),
             [
                 .. Slots.Select(s => new SupplySlot(
                     s.Supply,
@@ -98,7 +98,7 @@ internal sealed record SlotView(
 /// <param name="Enough">False when something runs out before the waiting work is printed.</param>
 /// <param name="Log">Refills and changes of roll, newest first.</param>
 internal sealed record SuppliesView(
-    string PrinterId,
+    ThingId PrinterId,
     long Version,
     IReadOnlyList<SlotView> Slots,
     IReadOnlyList<SupplySlot> Usual,
@@ -183,15 +183,15 @@ internal static class SupplyEndpoints
     internal static PrinterReadoutView Readout(string id, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            PrinterOf(c, id);
-            return Said(device.Read(id));
+            PrinterOf(c, new ThingId(id));
+            return Said(device.Read(new ThingId(id)));
         });
 
     /// <summary>Sends waiting prints to the simulated printer.</summary>
     internal static PrinterReadoutView Send(string id, QueueBody body, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            var (printer, book) = (PrinterOf(c, id), shop.Book(c));
+            var (printer, book) = (PrinterOf(c, new ThingId(id)), shop.Book(c));
             RefusedException.IfAny(
                 body.Prints.Count == 0
                     ?
@@ -212,7 +212,7 @@ internal static class SupplyEndpoints
                             "Count them."
                         ))
             );
-            if (device.Read(id).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
+            if (device.Read(new ThingId(id)).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
             {
                 throw new RefusedException(
                     409,
@@ -232,12 +232,23 @@ internal static class SupplyEndpoints
                 );
             }
             device.Send(
-                id,
+                new ThingId(id),
                 printer.SpeedIn2PerMinute,
                 [
                     .. body
                         .Prints.Select(p =>
-                            (Asked: p, Film: FilmPrints.Must(c, shop, book, id, p.OrderId, p.LineId, p.PlacementId))
+                            (
+                                Asked: p,
+                                Film: FilmPrints.Must(
+                                    c,
+                                    shop,
+                                    book,
+                                    new ThingId(id),
+                                    p.OrderId,
+                                    p.LineId,
+                                    p.PlacementId
+                                )
+                            )
                         )
                         .Select(x => new PrintJob(
                             (x.Asked.OrderId, x.Asked.LineId, x.Asked.PlacementId),
@@ -248,19 +259,19 @@ internal static class SupplyEndpoints
                         )),
                 ]
             );
-            return Said(device.Read(id));
+            return Said(device.Read(new ThingId(id)));
         });
 
     /// <summary>Stops the simulated printer and empties its queue.</summary>
     internal static PrinterReadoutView Clear(string id, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            PrinterOf(c, id);
-            device.Clear(id);
-            return Said(device.Read(id));
+            PrinterOf(c, new ThingId(id));
+            device.Clear(new ThingId(id));
+            return Said(device.Read(new ThingId(id)));
         });
 
-    internal static FilmPrinter PrinterOf(SqliteConnection c, string id) =>
+    internal static FilmPrinter PrinterOf(SqliteConnection c, ThingId id) =>
         (Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
 
     /// <summary>The wall clock to the minute, as it is kept.</summary>

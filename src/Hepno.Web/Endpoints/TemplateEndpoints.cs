@@ -11,14 +11,14 @@ namespace Hepno.Web.Endpoints;
 internal sealed record TemplateBody(string Name, OrderId OrderId);
 
 /// <summary>Which template an ask begins from.</summary>
-internal sealed record BeginBody(string TemplateId);
+internal sealed record BeginBody(TemplateId TemplateId);
 
 /// <summary>A template to choose.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Version">Its version.</param>
 /// <param name="Name">Name.</param>
 /// <param name="What">Its lines in words.</param>
-internal sealed record TemplateView(string Id, long Version, string Name, IReadOnlyList<string> What);
+internal sealed record TemplateView(TemplateId Id, long Version, string Name, IReadOnlyList<string> What);
 
 /// <summary>Asks to begin from.</summary>
 internal static class TemplateEndpoints
@@ -141,7 +141,16 @@ internal static class TemplateEndpoints
             };
             return new Written(
                 id,
-                SaveAsk.Do(c, shop, id, ask, request.Seen(), request.Deed(shop.Clock, "begun from a template")).Version
+                SaveAsk
+                    .Do(
+                        c,
+                        shop,
+                        new OrderId(id),
+                        ask,
+                        request.Seen(),
+                        request.Deed(shop.Clock, "begun from a template")
+                    )
+                    .Version
             );
         });
 }

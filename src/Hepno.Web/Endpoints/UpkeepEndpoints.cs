@@ -15,7 +15,7 @@ internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnly
 {
     public MachineUpkeep ToCore(string id) =>
         new MachineUpkeep(
-            id,
+            new ThingId(id),
             [.. Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))],
             [.. Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), Note: d.Note.Trim()))]
         );
@@ -51,7 +51,7 @@ internal sealed record UpkeepTaskView(string TaskId, string Name, string When, b
 /// do.</param>
 /// <param name="Log">What was done lately, in words, newest first.</param>
 internal sealed record UpkeepView(
-    string MachineId,
+    ThingId MachineId,
     long Version,
     IReadOnlyList<UpkeepTaskView> Tasks,
     IReadOnlyList<UpkeepTask> Usual,

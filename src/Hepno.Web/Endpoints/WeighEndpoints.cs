@@ -115,9 +115,10 @@ internal static class WeighEndpoints
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
-            var c = shop.Case(connection, id, book);
+            var c = shop.Case(connection, new OrderId(id), book);
             var of = c.Line(line);
-            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", id: method);
+            var way = DecorationMethods.Find(new MethodId(method))
+                ?? throw RefusedException.NoSuch("method", id: method);
             if (of.InHand is not { } inHand || book.Presses.Count == 0)
             {
                 throw new RefusedException(

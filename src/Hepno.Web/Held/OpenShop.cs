@@ -24,7 +24,7 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
     private const int MostFrozen = 500;
 
     // a sent quote never changes, so its figures are read from JSON once
-    private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
+    private readonly ConcurrentDictionary<QuoteId, FrozenQuote> frozen = new();
 
     // what the press floor takes is asked for again and again, and never changes for the same job
     private readonly FloorMemo memo = new();
@@ -144,7 +144,7 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
         Case(connection, new Versioned<Order>(order, 0), Customer(connection, order), null, [], book);
 
     /// <summary>A sent quote's figures and texts.</summary>
-    public FrozenQuote Frozen(SqliteConnection connection, string quoteId)
+    public FrozenQuote Frozen(SqliteConnection connection, QuoteId quoteId)
     {
         // many years of quotes take more memory than is worth it
         if (frozen.Count > MostFrozen)
@@ -155,7 +155,7 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
     }
 
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
-    public void ReadAgain(string quoteId)
+    public void ReadAgain(QuoteId quoteId)
     {
         frozen.TryRemove(quoteId, out _);
         open = null;

@@ -42,7 +42,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         && design.Value.Report.Colours.WhiteAlone();
 
     /// <summary>Everything the open orders want of a printer, the earliest wanted first.</summary>
-    public static IReadOnlyList<FilmPrints> Of(SqliteConnection c, OpenShop shop, ShopBook book, string printerId)
+    public static IReadOnlyList<FilmPrints> Of(SqliteConnection c, OpenShop shop, ShopBook book, ThingId printerId)
     {
         var cured = CureStore
             .OfPrinter(c, printerId)
@@ -73,7 +73,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         SqliteConnection c,
         OpenShop shop,
         ShopBook book,
-        string printerId,
+        ThingId printerId,
         OrderId orderId,
         LineId lineId,
         PlacementId placementId
@@ -92,7 +92,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         SqliteConnection c,
         OpenShop shop,
         ShopBook book,
-        string printerId,
+        ThingId printerId,
         OrderId orderId,
         LineId lineId,
         PlacementId placementId

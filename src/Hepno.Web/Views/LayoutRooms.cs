@@ -124,7 +124,7 @@ internal static class LayoutRooms
     }
 
     /// <summary>What a line needs of a film.</summary>
-    public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) =>
+    public static IReadOnlyList<LaidPrint> PrintsOn(ThingId filmId, AskInHand inHand, LaidOn on) =>
         [.. LaidPrint.All(inHand, on.Spares, filmId).Where(p => p.Count > 0)];
 
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) =>

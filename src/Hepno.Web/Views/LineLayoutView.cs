@@ -36,7 +36,7 @@ namespace Hepno.Web.Views;
 /// is, and where all are anyway.</param>
 public sealed record LineLayoutView(
     LineId LineId,
-    string FilmId,
+    ThingId FilmId,
     string On,
     string Text,
     GangGround Ground,
@@ -178,7 +178,7 @@ public sealed record LayoutRoom(string Key, string Name, int Free, int Next, int
 /// <param name="Oldest">When the oldest was printed.</param>
 /// <param name="IsOld">True when that is longer ago than it keeps.</param>
 public sealed record LyingPrints(
-    string KeptId,
+    KeptPrintId KeptId,
     string Key,
     string Name,
     int Count,
@@ -226,7 +226,7 @@ public sealed record LayoutStep(string Text, double BilledIn, Figure More);
 /// <param name="Text">In words.</param>
 /// <param name="Cost">Money, by the usual orders; null where it does not go on it.</param>
 /// <param name="WhyNot">Why it does not; empty where it does.</param>
-public sealed record LayoutChoice(string FilmId, string On, string Text, Figure? Cost, string WhyNot);
+public sealed record LayoutChoice(ThingId FilmId, string On, string Text, Figure? Cost, string WhyNot);
 
 /// <summary>A layout tried: nothing is kept.</summary>
 /// <param name="Copies">Where every copy lies, the moved one where it snapped to.</param>

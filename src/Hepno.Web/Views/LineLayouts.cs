@@ -24,7 +24,7 @@ internal static class LineLayouts
         OpenShop shop,
         OrderId id,
         LineId? lineId,
-        string? filmId,
+        ThingId? filmId,
         string? on,
         bool? byOutline = null,
         MethodId? methodId = null
@@ -43,7 +43,7 @@ internal static class LineLayouts
             && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.Grounds().Any(g => g.Key == settled.On) == true
                 ? settled
                 : null;
-        IReadOnlyList<LaidPrint> On(string film) => LayoutRooms.PrintsOn(film, inHand, laidOn);
+        IReadOnlyList<LaidPrint> On(ThingId film) => LayoutRooms.PrintsOn(film, inHand, laidOn);
         SomethingNew(c, (filmId ?? kept?.FilmId) is { } chosen ? [chosen] : laidOn.Lists.Select(x => x.Id), On);
         var (film, ground) = Ground(
             laidOn,
@@ -112,8 +112,8 @@ internal static class LineLayouts
 
     private static void SomethingNew(
         OrderCase c,
-        IEnumerable<string> films,
-        Func<string, IReadOnlyList<LaidPrint>> printsOn
+        IEnumerable<ThingId> films,
+        Func<ThingId, IReadOnlyList<LaidPrint>> printsOn
     )
     {
         if (films.Any(film => printsOn(film).Count == 0))
@@ -205,7 +205,7 @@ internal static class LineLayouts
                     .Layout.Designs.Where(d => d.For.Length > 0)
                     .Select(d => d.For)
                     .Distinct()
-                    .Select(o => FilmOffers.CodeOf(connection, o)),
+                    .Select(o => FilmOffers.CodeOf(connection, new OrderId(o))),
             ],
             FilmOffers.Offers(connection, l),
             l.On.Roll is { IsOwn: true },
@@ -266,7 +266,11 @@ internal static class LineLayouts
         l.Prints.FirstOrDefault(p => p.Key == key) is not { } print
             ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
             : print.Print.Print.At().Name
-                + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
+                + (
+                    new PlacementId(key) == print.Print.Print.Id
+                        ? ""
+                        : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}"
+                );
 
     /// <summary>A design's artwork, or null.</summary>
     public static DesignId? ArtworkOf(LineOnFilm l, string key) =>
@@ -287,7 +291,9 @@ internal static class LineLayouts
             var key = d.Key[(d.For.Length + 1)..];
             var placement = order
                 ?.Ask.Lines.SelectMany(l => l.Placements)
-                .FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal));
+                .FirstOrDefault(p =>
+                    new PlacementId(key) == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal)
+                );
             names[d.Key] = (
                 $"{order?.Code} {(placement is null ? "print" : placement.At().Name.ToLowerInvariant())}",
                 placement?.DesignId
@@ -301,15 +307,15 @@ internal static class LineLayouts
 
     private static (TransferPriceList Film, FilmGround On) Ground(
         LaidOn laidOn,
-        Func<string, IReadOnlyList<LaidPrint>> prints,
-        string? filmId,
+        Func<ThingId, IReadOnlyList<LaidPrint>> prints,
+        ThingId? filmId,
         string? on
     )
     {
-        if (filmId is not null)
+        if (filmId is { } chosen)
         {
-            var film = laidOn.Lists.FirstOrDefault(x => x.Id == filmId)
-                ?? throw RefusedException.NoSuch("film", filmId);
+            var film = laidOn.Lists.FirstOrDefault(x => x.Id == chosen)
+                ?? throw RefusedException.NoSuch("film", chosen);
             return (
                 film,
                 film.Grounds().FirstOrDefault(g => g.Key == on)

@@ -39,7 +39,7 @@ public sealed record BatchView(
     double LateMinutes,
     string Why,
     bool Running,
-    string PersonId,
+    PersonId PersonId,
     bool Moved,
     LocalDateTime? SetUpFrom,
     string Platens
@@ -59,7 +59,7 @@ public sealed record PressLaneView(
 /// <param name="Id">Whom.</param>
 /// <param name="Name">Name.</param>
 /// <param name="Here">When; empty on a day off.</param>
-public sealed record HandsView(string Id, string Name, IReadOnlyList<Stretch> Here);
+public sealed record HandsView(PersonId Id, string Name, IReadOnlyList<Stretch> Here);
 
 /// <summary>From, to: wall clock.</summary>
 public sealed record Stretch(LocalDateTime From, LocalDateTime To);

@@ -22,7 +22,7 @@ internal static class QuoteVersions
         OpenShop shop,
         OrderId orderId,
         FrozenQuote now,
-        string? nowId
+        QuoteId? nowId
     )
     {
         var f = now.Numbers.Format;

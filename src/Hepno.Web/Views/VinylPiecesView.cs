@@ -13,7 +13,7 @@ namespace Hepno.Web.Views;
 /// <param name="Text">Its colour, size and age.</param>
 /// <param name="Cuts">So many go on it.</param>
 /// <param name="Saves">Money of film that is then not bought.</param>
-public sealed record PieceOffer(string RemnantId, string Text, int Cuts, decimal Saves);
+public sealed record PieceOffer(RemnantId RemnantId, string Text, int Cuts, decimal Saves);
 
 /// <summary>One colour of a print with the pieces it could be cut from, and the one it is cut from.</summary>
 /// <param name="PlacementId">Which print.</param>
@@ -36,7 +36,7 @@ public sealed record VinylColour(
 /// <param name="VinylId">Of which vinyl.</param>
 /// <param name="WidthIn">Width, in.</param>
 /// <param name="LengthIn">Length, in.</param>
-public sealed record VinylLeft(string Label, string VinylId, double WidthIn, double LengthIn);
+public sealed record VinylLeft(string Label, ThingId VinylId, double WidthIn, double LengthIn);
 
 /// <summary>Pieces of vinyl for a line, and from it.</summary>
 /// <param name="Colours">Colours that a piece is used or offered for.</param>
@@ -64,7 +64,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
             : [];
         var bought = band
             .Decorations.SelectMany(d => d.Purchases.Select(p => (Plan: d, Purchase: p, p.Layer)))
-            .Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0)
+            .Where(x => x.Purchase.Rows is not null && !x.Purchase.MaterialId.IsNone)
             .ToList();
         var used = c.Order.Facts.Layout.Remnants.Where(r => r.LineId == line.Asked.Id).ToList();
         string Place(PlacementId placementId) =>
