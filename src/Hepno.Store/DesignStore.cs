@@ -30,10 +30,12 @@ internal static class DesignStore
                         r.DayOrNull("rights_until"),
                         r.IntOrNull("rights_seats"),
                         r.Flag("rights_sold")
-                    ),
-                    r.TextOrNull("came_as"),
-                    NextTime: r.Text("next_time")
-                ),
+                    )
+                )
+                {
+                    CameAs = r.TextOrNull("came_as"),
+                    NextTime = r.Text("next_time"),
+                },
                 r.Long("version")
             ),
             ("@id", id)

@@ -71,11 +71,13 @@ internal static class FilmStore
                         r.Text("product"),
                         [.. sizes[film]],
                         r.Money("freight_micros"),
-                        r.Int("lead_days"),
-                        byLayout,
-                        r.Word<TransferKind>("kind"),
-                        r.Flag("sold_below")
-                    ),
+                        r.Int("lead_days")
+                    )
+                    {
+                        ByLayout = byLayout,
+                        Kind = r.Word<TransferKind>("kind"),
+                        SoldBelow = r.Flag("sold_below"),
+                    },
                     r.Long("version")
                 );
             },

@@ -60,15 +60,17 @@ internal sealed class LineRows
                     CoveragePercent: r.Real("coverage_percent"),
                     r.Int("colours"),
                     r.Flag("gradient"),
-                    r.Real("thinnest_line_pt"),
-                    r.IdOrNull<DesignId>("design_id"),
-                    r.Flag("by_size"),
-                    r.Word<OwnText>("own"),
-                    null,
-                    r.IntOrNull("stitches"),
-                    r.IdOrNull<PlacementId>("on_top_of"),
-                    r.Word<VinylFinish>("finish")
+                    r.Real("thinnest_line_pt")
                 )
+                {
+                    DesignId = r.IdOrNull<DesignId>("design_id"),
+                    BySize = r.Flag("by_size"),
+                    Own = r.Word<OwnText>("own"),
+                    Cuts = null,
+                    Stitches = r.IntOrNull("stitches"),
+                    OnTopOf = r.IdOrNull<PlacementId>("on_top_of"),
+                    Finish = r.Word<VinylFinish>("finish"),
+                }
             ),
         x =>
             [
@@ -100,13 +102,15 @@ internal sealed class LineRows
                     r.IdOrNull<StyleId>("style_id"),
                     r.IdOrNull<ColourwayId>("colourway_id"),
                     [],
-                    [],
-                    r.MoneyOrNull("mark_micros"),
-                    r.Int("given"),
-                    null,
-                    r.Flag("theirs"),
-                    r.DayOrNull("due_date")
-                ),
+                    []
+                )
+                {
+                    Mark = r.MoneyOrNull("mark_micros"),
+                    Given = r.Int("given"),
+                    Names = null,
+                    Theirs = r.Flag("theirs"),
+                    DueDate = r.DayOrNull("due_date"),
+                },
                 r.TextOrNull("decision_method") is { } method
                     ? new(
                         r.Id<LineId>("id"),

@@ -33,11 +33,13 @@ internal static class OutsidePrinterStore
                     FreightBack: r.Money("freight_back_micros"),
                     r.Int("lead_days"),
                     r.Real("most_width_in"),
-                    r.Real("most_height_in"),
-                    r.MoneyOrNull("repeat_micros"),
-                    r.Int("keeps_months"),
-                    blanks[r.Text("id")].ToList() is { Count: > 0 } own ? own : null
-                ),
+                    r.Real("most_height_in")
+                )
+                {
+                    RepeatPerScreen = r.MoneyOrNull("repeat_micros"),
+                    KeepsMonths = r.Int("keeps_months"),
+                    Blanks = blanks[r.Text("id")].ToList() is { Count: > 0 } own ? own : null,
+                },
                 r.Long("version")
             ),
             ("@id", id)

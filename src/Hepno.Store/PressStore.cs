@@ -30,14 +30,16 @@ internal static class PressStore
                     DropFPerMinute: r.Real("drop_f"),
                     r.RealOrNull("offset_f"),
                     r.Equipment(),
-                    r.Text("cautions"),
-                    lowers[r.Text("id")].Any() ? [.. lowers[r.Text("id")]] : null,
-                    maps[r.Text("id")].Any() ? [.. maps[r.Text("id")]] : null,
-                    dials[r.Text("id")].Any() ? [.. dials[r.Text("id")]] : null,
-                    r.Flag("loads_beside"),
-                    accessories[r.Text("id")].Any() ? [.. accessories[r.Text("id")]] : null,
-                    r.Real("cold_below_f")
-                ),
+                    r.Text("cautions")
+                )
+                {
+                    Lowers = lowers[r.Text("id")].Any() ? [.. lowers[r.Text("id")]] : null,
+                    Maps = maps[r.Text("id")].Any() ? [.. maps[r.Text("id")]] : null,
+                    Dials = dials[r.Text("id")].Any() ? [.. dials[r.Text("id")]] : null,
+                    LoadsBeside = r.Flag("loads_beside"),
+                    Accessories = accessories[r.Text("id")].Any() ? [.. accessories[r.Text("id")]] : null,
+                    ColdBelowF = r.Real("cold_below_f"),
+                },
                 r.Long("version")
             ),
             ("@id", id)

@@ -32,9 +32,11 @@ internal static class PrinterStore
                     r.Real("prints_day"),
                     r.Word<FilmCure>("cure"),
                     r.Equipment(),
-                    r.Text("cautions"),
-                    r.Real("cure_f")
-                ),
+                    r.Text("cautions")
+                )
+                {
+                    CureF = r.Real("cure_f"),
+                },
                 r.Long("version")
             ),
             ("@id", id)

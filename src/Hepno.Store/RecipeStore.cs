@@ -30,12 +30,14 @@ internal static class RecipeStore
                     r.Text("side"),
                     r.Word<RecipeSource>("source"),
                     r.Day("as_of"),
-                    r.Text("caution"),
-                    r.Word<Cover>("cover"),
-                    r.Flag("never_again"),
-                    r.RealOrNull("peel_window_seconds"),
-                    parameters[r.Text("id")].Any() ? [.. parameters[r.Text("id")]] : null
-                ),
+                    r.Text("caution")
+                )
+                {
+                    Cover = r.Word<Cover>("cover"),
+                    NeverAgain = r.Flag("never_again"),
+                    PeelWindowSeconds = r.RealOrNull("peel_window_seconds"),
+                    Parameters = parameters[r.Text("id")].Any() ? [.. parameters[r.Text("id")]] : null,
+                },
                 r.Long("version")
             ),
             ("@id", id)

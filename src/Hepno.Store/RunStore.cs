@@ -172,7 +172,9 @@ public static class RunStore
             r.Word<RunVerdict>("verdict"),
             r.TextOrNull("reason"),
             TakesBack: r.TextOrNull("takes_back"),
-            r.Real("seconds"),
-            laps.Contains(r.Text("event_id")) ? [.. laps[r.Text("event_id")]] : null
-        );
+            r.Real("seconds")
+        )
+        {
+            Laps = laps.Contains(r.Text("event_id")) ? [.. laps[r.Text("event_id")]] : null,
+        };
 }

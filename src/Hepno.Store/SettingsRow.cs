@@ -63,9 +63,11 @@ internal static class SettingsRow
                 r.Flag("day_first"),
                 TwelveHours: r.Flag("twelve_hours"),
                 r.Flag("metric"),
-                Celsius: r.Flag("celsius"),
-                r.Text("language")
-            ),
+                Celsius: r.Flag("celsius")
+            )
+            {
+                Language = r.Text("language"),
+            },
             r.Text("paper"),
             TimeZone: r.Text("time_zone")
         );
@@ -169,19 +171,20 @@ internal static class SettingsRow
 
     private static FloorRules Floor(Rows.Row r, SettingsLists lists) =>
         new(
-            new FloorHabits(
-                r.Word<FloorPolicy>("floor_policy"),
-                r.Flag("first_piece"),
-                r.Int("rack_places"),
-                r.Flag("measured"),
-                ColdPlate: r.Flag("cold_plate"),
-                r.Flag("hands_on_only"),
-                r.Word<SecondHabit>("second_habit"),
-                lists.Times.Count == 0 ? null : lists.Times,
-                lists.Covers.Count == 0 ? null : lists.Covers,
-                r.Flag("test_first"),
-                PrepareBeside: r.Flag("prepare_beside")
-            ),
+            new FloorHabits()
+            {
+                Policy = r.Word<FloorPolicy>("floor_policy"),
+                FirstPiece = r.Flag("first_piece"),
+                RackPlaces = r.Int("rack_places"),
+                Measured = r.Flag("measured"),
+                ColdPlate = r.Flag("cold_plate"),
+                HandsOnOnly = r.Flag("hands_on_only"),
+                Second = r.Word<SecondHabit>("second_habit"),
+                Times = lists.Times.Count == 0 ? null : lists.Times,
+                Covers = lists.Covers.Count == 0 ? null : lists.Covers,
+                TestFirst = r.Flag("test_first"),
+                PrepareBeside = r.Flag("prepare_beside"),
+            },
             r.Real("hands_factor"),
             SwapMinutes: r.Real("swap_minutes"),
             r.Real("dial_minutes"),

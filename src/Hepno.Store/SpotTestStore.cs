@@ -29,11 +29,13 @@ internal static class SpotTestStore
                     Scorched: r.Flag("scorched"),
                     r.Word<Bleeding>("bleeding"),
                     r.Text("feel"),
-                    Note: r.Text("note"),
-                    washes[r.Text("id")].Any() ? [.. washes[r.Text("id")]] : null,
-                    r.Id<TestGarmentId>("garment_id"),
-                    photos[r.Text("id")].Any() ? [.. photos[r.Text("id")]] : null
-                ),
+                    Note: r.Text("note")
+                )
+                {
+                    Washes = washes[r.Text("id")].Any() ? [.. washes[r.Text("id")]] : null,
+                    GarmentId = r.Id<TestGarmentId>("garment_id"),
+                    Photos = photos[r.Text("id")].Any() ? [.. photos[r.Text("id")]] : null,
+                },
                 r.Long("version")
             ),
             ("@id", id)

@@ -26,11 +26,13 @@ internal static class StitchMachineStore
                     BackingPerPiece: r.Money("backing_micros"),
                     r.Money("digitising_micros"),
                     r.Equipment(),
-                    r.Text("cautions"),
-                    r.MoneyOrNull("applique_micros"),
-                    r.Real("reached_share"),
-                    ColourChangeSeconds: r.Real("colour_change_seconds")
-                ),
+                    r.Text("cautions")
+                )
+                {
+                    AppliqueFilmPerIn2 = r.MoneyOrNull("applique_micros"),
+                    ReachedShare = r.Real("reached_share"),
+                    ColourChangeSeconds = r.Real("colour_change_seconds"),
+                },
                 r.Long("version")
             ),
             ("@id", id)

@@ -34,10 +34,12 @@ public static class StyleStore
                         r.Int("lead_days"),
                         [.. colours[of]],
                         [.. sizes[of]],
-                        r.Flag("retired"),
-                        lying[of].Any() ? [.. lying[of]] : null,
-                        ClothOf(r),
-                        r.Flag("buys")
+                        r.Flag("retired")
+                    )
+                    {
+                        OnHand = lying[of].Any() ? [.. lying[of]] : null,
+                        Cloth = ClothOf(r),
+                        Buying = r.Flag("buys")
                             ? new Buying(
                                 [.. tiers[of]],
                                 r.MoneyOrNull("free_freight_micros"),
@@ -47,8 +49,8 @@ public static class StyleStore
                                 r.DayOrNull("code_until"),
                                 r.Flag("value_at_list")
                             )
-                            : null
-                    ),
+                            : null,
+                    },
                     r.Long("version")
                 );
             },

@@ -20,11 +20,13 @@ internal static class VinylStore
                     r.Money("price_foot_micros"),
                     r.Real("weeding_margin_in"),
                     r.Money("freight_micros"),
-                    r.Int("lead_days"),
-                    r.Flag("shared_margin"),
-                    Blocks: r.Flag("blocks"),
-                    r.Word<VinylFinish>("finish")
-                ),
+                    r.Int("lead_days")
+                )
+                {
+                    SharedMargin = r.Flag("shared_margin"),
+                    Blocks = r.Flag("blocks"),
+                    Finish = r.Word<VinylFinish>("finish"),
+                },
                 r.Long("version")
             ),
             ("@id", id)

@@ -26,9 +26,11 @@ public class AppliqueTests
         0.12m,
         24m,
         new(3600, 0, 1, 1000, 0, 0, 0),
-        "",
-        0.02m
-    );
+        ""
+    )
+    {
+        AppliqueFilmPerIn2 = 0.02m,
+    };
     private static readonly ShopBook Book = MethodTests.Book with { Stitchers = [Bittern] };
 
     private static AskInHand Ask(int colours = 1, Placement? p = null) =>

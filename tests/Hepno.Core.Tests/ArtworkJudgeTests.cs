@@ -52,7 +52,7 @@ public class ArtworkJudgeTests
             [new("M", 36)],
             [
                 new Design("d", "Crest", "png", "", 0, widthIn, report, Rights.Unsaid).Described(
-                    new("front", "front", widthIn, 1, 1, 1, false, 9, new DesignId(styleOf ?? "d"))
+                    new("front", "front", widthIn, 1, 1, 1, false, 9) { DesignId = new DesignId(styleOf ?? "d") }
                 ),
             ]
         )
@@ -225,17 +225,19 @@ public class ArtworkJudgeTests
         Assert.Equal(
             (6, 1.5),
             (
-                (design with { Report = Sound }).Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt,
                 (design with { Report = Sound })
-                    .Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d"))
+                    .Described(new("p", "back", 12, 1, 1, 1, false, 1) { DesignId = "d" })
+                    .ThinnestLinePt,
+                (design with { Report = Sound })
+                    .Described(new("p", "left-chest", 3, 1, 1, 1, false, 1) { DesignId = "d" })
                     .ThinnestLinePt
             )
         );
         Assert.Equal(
             (ThinFeature.WidestPt, ThinFeature.WidestPt / 4),
             (
-                design.Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt,
-                design.Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt
+                design.Described(new("p", "back", 12, 1, 1, 1, false, 1) { DesignId = "d" }).ThinnestLinePt,
+                design.Described(new("p", "left-chest", 3, 1, 1, 1, false, 1) { DesignId = "d" }).ThinnestLinePt
             )
         );
     }

@@ -331,7 +331,7 @@ public class ArtworkTests
             Report(new Drawn(640, 340).Box(20, 20, 600, 200).Stroke(20, 300, 600, 1 * PxPerPt, 0)),
             Rights.Unsaid
         );
-        var placed = design.Described(new("p", "front", 4, 99, 1, 9, true, 50, "d"));
+        var placed = design.Described(new("p", "front", 4, 99, 1, 9, true, 50) { DesignId = "d" });
         // twice as wide as measured: its 283 pixels of height are twice as large too
         Assert.Equal((1.89, 1, false), (Math.Round(placed.HeightIn, 2), placed.Colours, placed.Gradient));
         Assert.InRange(placed.ThinnestLinePt, 1.85, 2.15);

@@ -367,9 +367,11 @@ public class BuyingTests
             "Film",
             [new("11 × 11", 11, 11, [new(50, 2m), new(100, 1.10m)])],
             9m,
-            2,
-            SoldBelow: below
-        );
+            2
+        )
+        {
+            SoldBelow = below,
+        };
         var (bought, at) = list.ToBuy(list.Sizes[0], needed);
         Assert.Equal((count, price), (bought, at.Price));
     }

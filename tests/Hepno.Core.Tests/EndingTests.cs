@@ -10,9 +10,9 @@ public class EndingTests
 {
     private static readonly Instant Now = Instant.FromUtc(2026, 11, 29, 10, 0, 0);
 
-    private static readonly AskLine Said = new("l", "brae", "black", [new("M", 4)], [], null);
+    private static readonly AskLine Said = new("l", "brae", "black", [new("M", 4)], []) { Mark = null };
 
-    private static readonly AskLine Empty = new("l", null, null, [], [], null);
+    private static readonly AskLine Empty = new("l", null, null, [], []) { Mark = null };
 
     private static Order Of(AskLine line, OrderFacts facts, string? note = null) =>
         new("o", 205, new(null, [line], null, null, note, Channel.Retail), facts, Now);

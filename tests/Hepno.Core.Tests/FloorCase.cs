@@ -93,11 +93,13 @@ public sealed record FloorCase(
                     )),
             ],
             [StepStandards.Default.After[0]],
-            [.. Enumerable.Range(0, Presses).Select(i => new FloorPress($"press {i + 1}", OpensItself))],
-            Operators,
-            Rack,
-            FirstPiece: false
-        );
+            [.. Enumerable.Range(0, Presses).Select(i => new FloorPress($"press {i + 1}", OpensItself))]
+        )
+        {
+            Operators = Operators,
+            RackPlaces = Rack,
+            FirstPiece = false,
+        };
     }
 
     public static FloorCase Read(string[] c)

@@ -105,9 +105,11 @@ public class FurtherMethodTests
         "Blocked",
         [new("11 × 14", 11, 14, [new(1, 4.90m), new(25, 4.31m)])],
         8m,
-        4,
-        Kind: TransferKind.Digital
-    );
+        4
+    )
+    {
+        Kind = TransferKind.Digital,
+    };
 
     internal static readonly ShopBook Book = MethodTests.Book with
     {

@@ -194,7 +194,7 @@ public class LayerTests
     public void The_cheapest_order_is_one_that_layers_allow()
     {
         static Attempt Of(string id, decimal cost, double failure, string? over = null) =>
-            new(id, id, Figure.Input("m", "M", cost, FigureUnit.Money, ""), failure, 0, 0, Over: over);
+            new(id, id, Figure.Input("m", "M", cost, FigureUnit.Money, ""), failure, 0, 0) { Over = over };
         static IEnumerable<string> Order(params Attempt[] all) =>
             Spoilage.CheapestOrder([.. all.Select(a => (a, a.Material.Value))]).Select(a => a.Id);
         Assert.Equal(

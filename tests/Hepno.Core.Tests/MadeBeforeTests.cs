@@ -23,9 +23,11 @@ public class MadeBeforeTests
         10m,
         7,
         14,
-        16,
-        9m
-    );
+        16
+    )
+    {
+        RepeatPerScreen = 9m,
+    };
     private static readonly StitchMachine Bittern = new(
         "bittern",
         "Bittern",

@@ -29,14 +29,16 @@ public class OrdersByHandTests
                     new("11 × 11", 11, 11, Breaks((1, 3.10m), (25, 2.73m), (75, 2.42m))),
                 ],
                 9m,
-                2,
-                new(
+                2
+            )
+            {
+                ByLayout = new(
                     0.5,
                     0.25,
                     new(22, 12, Breaks((1, 4.60m), (30, 4.30m)), []),
                     [new("11 × 15", 11, 15, Breaks((1, 4.10m), (10, 3.40m), (40, 2.90m)))]
-                )
-            ),
+                ),
+            },
         ],
         Screens =
         [

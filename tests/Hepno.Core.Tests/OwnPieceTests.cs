@@ -11,12 +11,12 @@ namespace Hepno.Core.Tests;
 /// <summary>Prints that follow the size of the piece, and pieces with a name or number of their own.</summary>
 public class OwnPieceTests
 {
-    private static readonly Placement Own = new("own", "back", 11, 9, 40, 1, false, 14, Own: OwnText.NameAndNumber);
+    private static readonly Placement Own = new("own", "back", 11, 9, 40, 1, false, 14) { Own = OwnText.NameAndNumber };
 
     private static readonly string[] Sizes = ["18M", "3T", "YS", "YL", "S", "M", "L", "XL", "2XL", "4XL", "One size"];
 
     private static AskLine Line(IReadOnlyList<OwnPiece>? names, params Placement[] placements) =>
-        new("1", "tee", "black", [new("M", 2), new("2XL", 1)], placements, Names: names);
+        new("1", "tee", "black", [new("M", 2), new("2XL", 1)], placements) { Names = names };
 
     [Theory]
     [InlineData("NB", SizeGroup.Infant)]
@@ -39,7 +39,7 @@ public class OwnPieceTests
         foreach (var row in Cases.Rows("print-sizes.csv"))
         {
             double Number(int i) => double.Parse(row[i], CultureInfo.InvariantCulture);
-            var p = new Placement("p", row[0], Number(1), Number(2), 50, 2, false, Number(3), BySize: true);
+            var p = new Placement("p", row[0], Number(1), Number(2), 50, 2, false, Number(3)) { BySize = true };
             List<SizeCount> sizes =
             [
                 .. row[4]
@@ -74,7 +74,10 @@ public class OwnPieceTests
                 {
                     var place = Places.All[at];
                     List<SizeCount> run = [.. Sizes.Select((s, i) => new SizeCount(s, counts[i])), new("M+", 1)];
-                    var prints = SizedPrints.Of(new Placement("p", place.Id, w, h, 50, 2, false, 3, BySize: true), run);
+                    var prints = SizedPrints.Of(
+                        new Placement("p", place.Id, w, h, 50, 2, false, 3) { BySize = true },
+                        run
+                    );
                     Assert.Equal(SizeRun.Total(run), prints.Sum(p => p.Pieces));
                     Assert.All(prints, p =>
                     {

@@ -57,25 +57,12 @@ public class PeoplePlanTests
         double f = 300,
         IReadOnlyList<PressPass>? passes = null
     ) =>
-        new(
-            new OrderId(code),
-            "1",
-            code,
-            pieces,
-            minutes,
-            f,
-            Monday,
-            "film",
-            due,
-            5,
-            3,
-            null,
-            4,
-            2,
-            kind,
-            moved,
-            passes
-        );
+        new(new OrderId(code), "1", code, pieces, minutes, f, Monday, "film", due, 5, 3, null, 4, 2)
+        {
+            Kind = kind,
+            Moved = moved,
+            Passes = passes,
+        };
 
     [Fact]
     public void One_pair_of_hands_presses_on_one_press_at_a_time_and_two_pairs_on_two()

@@ -159,23 +159,10 @@ public class PlatenMapTests
     {
         var hot = With(Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309)) with { Id = "gannet" };
         var monday = new LocalDateTime(2026, 6, 1, 9, 0, 0);
-        var work = new Planning.PressWork(
-            "a",
-            "1",
-            "A",
-            20,
-            1,
-            310,
-            monday,
-            "film",
-            null,
-            5,
-            3,
-            null,
-            10,
-            10,
-            CeilingF: ceiling
-        );
+        var work = new Planning.PressWork("a", "1", "A", 20, 1, 310, monday, "film", null, 5, 3, null, 10, 10)
+        {
+            CeilingF = ceiling,
+        };
         // both are free: the plan takes the first that may
         var plan = Planning.PressPlanner.Plan(
             [work],

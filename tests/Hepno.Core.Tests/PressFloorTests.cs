@@ -40,9 +40,11 @@ public class PressFloorTests
             Before,
             [new("front", 310, slack, hot ? 3 : null, hot ? Hot : Cold)],
             [Hands("inspect", 6, false)],
-            [.. Enumerable.Range(0, presses).Select(i => new FloorPress($"press {i + 1}"))],
-            FirstPiece: false
-        );
+            [.. Enumerable.Range(0, presses).Select(i => new FloorPress($"press {i + 1}"))]
+        )
+        {
+            FirstPiece = false,
+        };
 
     [Theory]
     [InlineData(true, 63, 69, 63)]

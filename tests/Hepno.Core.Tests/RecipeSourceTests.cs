@@ -126,7 +126,7 @@ public class RecipeSourceTests
             {
                 Numbers = MethodTests.Book.Numbers with
                 {
-                    Floor = FloorRules.Default with { Habits = new(PrepareBeside: beside) },
+                    Floor = FloorRules.Default with { Habits = new() { PrepareBeside = beside } },
                 },
             };
         var plan = new Htv().Answer(Ask, With(false)).Decorations;
@@ -155,7 +155,7 @@ public class RecipeSourceTests
         {
             Numbers = MethodTests.Book.Numbers with
             {
-                Floor = FloorRules.Default with { Habits = new(PrepareBeside: true) },
+                Floor = FloorRules.Default with { Habits = new() { PrepareBeside = true } },
             },
         };
         var plan = new Htv().Answer(Ask, book).Decorations;

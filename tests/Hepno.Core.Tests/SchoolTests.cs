@@ -11,7 +11,7 @@ namespace Hepno.Core.Tests;
 public class SchoolTests
 {
     // one piece at a time and no first piece: each second of a piece is then the sum of its steps
-    private static readonly FloorHabits Serial = new(FloorPolicy.OneAtATime, FirstPiece: false);
+    private static readonly FloorHabits Serial = new() { Policy = FloorPolicy.OneAtATime, FirstPiece = false };
 
     private static ShopBook With(FloorHabits habits, Func<Recipe, Recipe>? film = null) =>
         MethodTests.Book with
@@ -175,15 +175,18 @@ public class SchoolTests
     [Fact]
     public void Habits_that_cannot_be_are_refused_by_name()
     {
-        Assert.Equal("floor.rackPlaces", Assert.Single(new FloorHabits(RackPlaces: 0).Problems()).Where);
-        Assert.Equal("floor.times[0].code", Assert.Single(new FloorHabits(Times: [new("juggle", 3)]).Problems()).Where);
+        Assert.Equal("floor.rackPlaces", Assert.Single(new FloorHabits() { RackPlaces = 0 }.Problems()).Where);
+        Assert.Equal(
+            "floor.times[0].code",
+            Assert.Single(new FloorHabits() { Times = [new("juggle", 3)] }.Problems()).Where
+        );
         Assert.Equal(
             "floor.times[0].seconds",
-            Assert.Single(new FloorHabits(Times: [new("lint", double.NaN)]).Problems()).Where
+            Assert.Single(new FloorHabits() { Times = [new("lint", double.NaN)] }.Problems()).Where
         );
         Assert.Equal(
             "floor.covers[0]",
-            Assert.Single(new FloorHabits(Covers: [new(Cover.Sheet, 12, 0)]).Problems()).Where
+            Assert.Single(new FloorHabits() { Covers = [new(Cover.Sheet, 12, 0)] }.Problems()).Where
         );
         Assert.Contains((MethodTests.FilmOnCotton with { NeverAgain = true }).Problems(), p =>
             p.Where == "secondPressSeconds"

@@ -20,7 +20,7 @@ public class SetUpTests
         platen == "own" ? new(10, 11, null, pressure) : new(3, 3, 6.5, pressure);
 
     private static PressWork Work(string code, double f, params PressPass[] passes) =>
-        new(new OrderId(code), "1", code, 30, 1, f, Monday, "film", null, 5, 3, null, 10, 11, Passes: passes);
+        new(new OrderId(code), "1", code, 30, 1, f, Monday, "film", null, 5, 3, null, 10, 11) { Passes = passes };
 
     [Fact]
     public void Heat_hands_and_what_they_come_to()

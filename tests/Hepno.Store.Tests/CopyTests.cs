@@ -359,17 +359,10 @@ public sealed class CopyTests : IDisposable
         db.Write(c =>
             Aggregates.Designs.Put(
                 c,
-                new(
-                    "d",
-                    "Crest",
-                    "png",
-                    new string('a', 64),
-                    10,
-                    3,
-                    report,
-                    Core.Artwork.Rights.Unsaid,
-                    CameAs: new string('b', 64)
-                ),
+                new("d", "Crest", "png", new string('a', 64), 10, 3, report, Core.Artwork.Rights.Unsaid)
+                {
+                    CameAs = new string('b', 64),
+                },
                 0,
                 Deed
             )

@@ -71,9 +71,11 @@ public sealed class ShelfTests : IDisposable
             1,
             [new("n", "Navy", "#2b3b5e", ColourClass.Dark)],
             [new("M", 0), new("2XL", 1.80m)],
-            false,
-            [new("n", "M", 4)]
-        );
+            false
+        )
+        {
+            OnHand = [new("n", "M", 4)],
+        };
         Returns(
             db,
             Aggregates.Styles,
@@ -360,19 +362,20 @@ public sealed class ShelfTests : IDisposable
             {
                 Floor = ShopNumbers.Default.Floor with
                 {
-                    Habits = new(
-                        FloorPolicy.OneAtATime,
-                        false,
-                        5,
-                        true,
-                        true,
-                        true,
-                        SecondHabit.Never,
-                        [new("lint", 7.5)],
-                        [new(Cover.Sheet, 12, 200)],
-                        false,
-                        true
-                    ),
+                    Habits = new()
+                    {
+                        Policy = FloorPolicy.OneAtATime,
+                        FirstPiece = false,
+                        RackPlaces = 5,
+                        Measured = true,
+                        ColdPlate = true,
+                        HandsOnOnly = true,
+                        Second = SecondHabit.Never,
+                        Times = [new("lint", 7.5)],
+                        Covers = [new(Cover.Sheet, 12, 200)],
+                        TestFirst = false,
+                        PrepareBeside = true,
+                    },
                     HandsFactor = 1.07,
                     TestMinutes = 35,
                 },

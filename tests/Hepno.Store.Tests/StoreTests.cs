@@ -40,7 +40,10 @@ public sealed class StoreTests : IDisposable
         var ask = new Ask(
             "c",
             [
-                new("a", null, null, [new("M", 3), new("L", 1)], [Print("p1", "front"), Print("p2", "back")], 21.5m),
+                new("a", null, null, [new("M", 3), new("L", 1)], [Print("p1", "front"), Print("p2", "back")])
+                {
+                    Mark = 21.5m,
+                },
                 new("b", null, null, [new("One size", 4)], [Print("p3", "cap-front")]),
             ],
             new(2026, 7, 1),
@@ -95,7 +98,7 @@ public sealed class StoreTests : IDisposable
         new(
             new OrderId(id),
             number,
-            new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null),
+            new Ask(null, [new("1", null, null, [], []) { Mark = 12.34m }], null, null, null),
             OrderFacts.None,
             Deed.At
         );

@@ -53,12 +53,6 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
 /// <param name="ThinnestLine">The thinnest line, or null when none is thinner than <see cref="LookedForPt"/>.</param>
 /// <param name="ThinnestGap">The thinnest gap, or null.</param>
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
-/// <param name="Code">A square code in it, or null.</param>
-/// <param name="Ink">How much of each ink it takes; null where it was measured before Hepno looked.</param>
-/// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before
-/// Hepno looked.</param>
-/// <param name="Halved">True when it was measured at half its pixels each way, because it has more than
-/// <see cref="MostMeasured"/>; its figures are of the whole all the same.</param>
 public sealed record ArtworkReport(
     int WidthPx,
     int HeightPx,
@@ -70,13 +64,23 @@ public sealed record ArtworkReport(
     SoftAlpha Soft,
     ThinFeature? ThinnestLine,
     ThinFeature? ThinnestGap,
-    string? Ground,
-    FoundCode? Code = null,
-    InkSplit? Ink = null,
-    IReadOnlyList<OutlinePart>? Outline = null,
-    bool Halved = false
+    string? Ground
 )
 {
+    /// <summary>A square code in it, or null.</summary>
+    public FoundCode? Code { get; init; }
+
+    /// <summary>How much of each ink it takes; null where it was measured before Hepno looked.</summary>
+    public InkSplit? Ink { get; init; }
+
+    /// <summary>What its own outline encloses; null where it fills its box, and where it was measured before
+    /// Hepno looked.</summary>
+    public IReadOnlyList<OutlinePart>? Outline { get; init; }
+
+    /// <summary>True when it was measured at half its pixels each way, because it has more than
+    /// <see cref="MostMeasured"/>; its figures are of the whole all the same.</summary>
+    public bool Halved { get; init; }
+
     /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing
     /// more.</summary>
     public const int MostMeasured = 40_000_000;
@@ -178,11 +182,11 @@ public sealed record ArtworkReport(
             soft,
             line,
             gap,
-            painted.Clear ? null : FlatGround.Find(raster),
-            Ink: InkSplit.Measure(raster),
-            Outline: PrintOutline.Trace(raster, box)
+            painted.Clear ? null : FlatGround.Find(raster)
         )
         {
+            Ink = InkSplit.Measure(raster),
+            Outline = PrintOutline.Trace(raster, box),
             LookedForPt = ThinFeature.WidestPt,
         };
     }

@@ -12,9 +12,6 @@ namespace Hepno.Core.Artwork;
 /// <param name="WidthIn">Print width it was measured at, in.</param>
 /// <param name="Report">What was measured.</param>
 /// <param name="Rights">Whose it is.</param>
-/// <param name="CameAs">SHA-256 of the file as it came, where a mend made another; null where it is printed as it
-/// came.</param>
-/// <param name="NextTime">What to do otherwise when it is printed again; may be empty.</param>
 public sealed record Design(
     DesignId Id,
     string Name,
@@ -23,11 +20,16 @@ public sealed record Design(
     long Bytes,
     double WidthIn,
     ArtworkReport Report,
-    Rights Rights,
-    string? CameAs = null,
-    string NextTime = ""
+    Rights Rights
 )
 {
+    /// <summary>SHA-256 of the file as it came, where a mend made another; null where it is printed as it
+    /// came.</summary>
+    public string? CameAs { get; init; }
+
+    /// <summary>What to do otherwise when it is printed again; may be empty.</summary>
+    public string NextTime { get; init; } = "";
+
     /// <summary>A placement described by this picture instead of by typed numbers: its height, paint, colours and
     /// thinnest line follow from the width.</summary>
     public Placement Described(Placement p) =>

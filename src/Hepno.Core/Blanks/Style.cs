@@ -126,9 +126,6 @@ public sealed record OnHand(ColourwayId ColourwayId, string Size, int Pieces);
 /// <param name="Colourways">Colours.</param>
 /// <param name="Sizes">Sizes, smallest first.</param>
 /// <param name="Retired">True when it is no longer offered for new asks.</param>
-/// <param name="OnHand">Pieces that lie in the shop; null for none.</param>
-/// <param name="Cloth">What else is known of its cloth; null for nothing.</param>
-/// <param name="Buying">How it is bought beside its list price; null for by the piece at the list price.</param>
 public sealed record Style(
     StyleId Id,
     string Name,
@@ -142,12 +139,18 @@ public sealed record Style(
     int LeadDays,
     IReadOnlyList<Colourway> Colourways,
     IReadOnlyList<StyleSize> Sizes,
-    bool Retired,
-    IReadOnlyList<OnHand>? OnHand = null,
-    Cloth? Cloth = null,
-    Buying? Buying = null
+    bool Retired
 )
 {
+    /// <summary>Pieces that lie in the shop; null for none.</summary>
+    public IReadOnlyList<OnHand>? OnHand { get; init; }
+
+    /// <summary>What else is known of its cloth; null for nothing.</summary>
+    public Cloth? Cloth { get; init; }
+
+    /// <summary>How it is bought beside its list price; null for by the piece at the list price.</summary>
+    public Buying? Buying { get; init; }
+
     /// <summary>Share of one fibre, 0 to 100.</summary>
     public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
 

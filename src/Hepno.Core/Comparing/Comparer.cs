@@ -100,11 +100,13 @@ public static class Comparer
             mark,
             dueAt,
             [.. bands.Select(b => b with { Mixing = Mixes.Mixing(b, bands, book.Numbers.Format) })],
-            folds,
-            onePrice,
-            Advice.Give(bands, onePrice, worth, book.Numbers.Format),
-            ways
-        );
+            folds
+        )
+        {
+            OnePrice = onePrice,
+            Advice = Advice.Give(bands, onePrice, worth, book.Numbers.Format),
+            Ways = ways,
+        };
     }
 
     private static Fold Folded(IDecorationMethod method, MethodAnswer answer, IEnumerable<Reason> notUsed) =>

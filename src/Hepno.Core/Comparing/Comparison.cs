@@ -41,10 +41,6 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="BlankChance">Chance that no blank needs buying again when no spares are bought.</param>
 /// <param name="LeavesOut">What the figure leaves out.</param>
 /// <param name="Curve">Cost and price at other quantities.</param>
-/// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
-/// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
-/// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond
-/// the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
 public sealed record Band(
     MethodId MethodId,
     string Name,
@@ -66,12 +62,19 @@ public sealed record Band(
     double LateMinutes,
     double BlankChance,
     IReadOnlyList<string> LeavesOut,
-    IReadOnlyList<CurvePoint> Curve,
-    Cliff? Cliff = null,
-    IReadOnlyList<SizeSurcharge>? Surcharges = null,
-    LeftInAll? LeftInAll = null
+    IReadOnlyList<CurvePoint> Curve
 )
 {
+    /// <summary>A few pieces more that come to less in all, or null.</summary>
+    public Cliff? Cliff { get; init; }
+
+    /// <summary>What dearer sizes add to the price; null or empty where they are averaged into it.</summary>
+    public IReadOnlyList<SizeSurcharge>? Surcharges { get; init; }
+
+    /// <summary>What all pieces leave if every method were sold at the comparison's one price, hands beyond
+    /// the free paid for at their worth: what methods are ranked by. Null in a quote.</summary>
+    public LeftInAll? LeftInAll { get; init; }
+
     /// <summary>False where no press is used.</summary>
     public bool IsPressed => Decorations.Any(d => d.Recipe.IsPressed());
 
@@ -124,18 +127,22 @@ public sealed record Fold(MethodId MethodId, string Name, IReadOnlyList<Reason> 
 /// <param name="Bands">Those that can: fitting ones, the recommended first, a plain yes before one with care, then by
 /// what they leave at one price; then the rest by how far they miss.</param>
 /// <param name="Folds">Those that cannot.</param>
-/// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits
-/// is sold at; a dearer way is no better for being dearer.</param>
-/// <param name="Advice">What is recommended; null where nothing fits.</param>
-/// <param name="Ways">What each placement could be done by alone; null or empty for a line of one placement.</param>
 public sealed record Comparison(
     int Pieces,
     int AskedPieces,
     decimal? Mark,
     LocalDateTime? DueAt,
     IReadOnlyList<Band> Bands,
-    IReadOnlyList<Fold> Folds,
-    decimal OnePrice = 0,
-    Advice? Advice = null,
-    IReadOnlyList<PlacementWays>? Ways = null
-);
+    IReadOnlyList<Fold> Folds
+)
+{
+    /// <summary>The price a piece at which methods are ranked: the mark, or the least a plain yes that fits
+    /// is sold at; a dearer way is no better for being dearer.</summary>
+    public decimal OnePrice { get; init; }
+
+    /// <summary>What is recommended; null where nothing fits.</summary>
+    public Advice? Advice { get; init; }
+
+    /// <summary>What each placement could be done by alone; null or empty for a line of one placement.</summary>
+    public IReadOnlyList<PlacementWays>? Ways { get; init; }
+}

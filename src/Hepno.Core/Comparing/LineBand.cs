@@ -69,11 +69,11 @@ internal static class LineBand
             dueAt is { } due && promise is not null ? Math.Max(0, promise.At.MinutesSince(due)) : 0,
             BlankChance: Overage.ChanceOf(ask.Pieces, needed: ask.Pieces, failure),
             LeavesOut.Sentences(ask, answer.Decorations, book),
-            [],
-            cliff,
-            surcharges
+            []
         )
         {
+            Cliff = cliff,
+            Surcharges = surcharges,
             Thumb = RuleOfThumb.Reckon(
                 outcome.Price + outcome.Surcharges,
                 cost,

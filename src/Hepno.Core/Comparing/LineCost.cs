@@ -60,21 +60,22 @@ public static class LineCost
                         d.Material,
                         d.FailureChance,
                         floor.Attended[i] + WorkSteps.Attended(n.Floor.Habits.Apart(d.Preparation)),
-                        PressSeconds: floor.Held[i] + WorkSteps.PressHeld(d.Preparation),
-                        d.Bought,
-                        d.SetUp,
-                        Mixed.Stage(d),
-                        d.BenchId == (press.IsBench() ? press.Id : "")
-                            ? null
-                            : HourOf(LineFloor.Bench(d.BenchId, book), book) with
-                            {
-                                Code = $"hour-{d.BenchId}",
-                                Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}",
-                            },
-                        d.Placement.OnTopOf?.Text,
-                        d.OneMore
+                        PressSeconds: floor.Held[i] + WorkSteps.PressHeld(d.Preparation)
                     )
                     {
+                        Bought = d.Bought,
+                        SetUp = d.SetUp,
+                        Stage = Mixed.Stage(d),
+                        Hour =
+                            d.BenchId == (press.IsBench() ? press.Id : "")
+                                ? null
+                                : HourOf(LineFloor.Bench(d.BenchId, book), book) with
+                                {
+                                    Code = $"hour-{d.BenchId}",
+                                    Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}",
+                                },
+                        Over = d.Placement.OnTopOf?.Text,
+                        OneMore = d.OneMore,
                         BenchTime = d.BenchTime,
                     }
             )
@@ -101,12 +102,12 @@ public static class LineCost
             n.Rates.OverheadPerHour,
             HourOf(press, book),
             OrderMinutes(ask, ask.Placements.Count, book),
-            FixedFees(ask, book),
-            floor.Source,
-            DecorationLabel: DecorationLabel(press, book),
-            press.IsBench() ? press.Name : "The press"
+            FixedFees(ask, book)
         )
         {
+            TimeSource = floor.Source,
+            DecorationLabel = DecorationLabel(press, book),
+            Place = press.IsBench() ? press.Name : "The press",
             BlanksBought = ReferenceEquals(blanks, ask.Sizes) || ask.Theirs ? 0 : SizeRun.Total(blanks),
         };
     }

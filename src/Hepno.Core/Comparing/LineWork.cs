@@ -57,9 +57,12 @@ public static class LineWork
             SlowTenthMinutes: book.Numbers.Floor.SlowTenthShare * starts * perPiece / 60,
             null,
             decorations.Max(d => Pressed(d).WidthIn),
-            decorations.Max(d => Pressed(d).HeightIn),
-            ask.Style.Kind,
-            null,
+            decorations.Max(d => Pressed(d).HeightIn)
+        )
+        {
+            Kind = ask.Style.Kind,
+            Moved = null,
+            Passes =
             [
                 .. decorations.Select(d => new PressPass(
                     Pressed(d).WidthIn,
@@ -68,9 +71,7 @@ public static class LineWork
                     d.Recipe.Pressure
                 )),
             ],
-            ask.Style.HeatCeilingF
-        )
-        {
+            CeilingF = ask.Style.HeatCeilingF,
             BenchId = LineFloor.BenchOf(decorations),
         };
     }

@@ -10,29 +10,35 @@ namespace Hepno.Core.Costing;
 /// 1.</param>
 /// <param name="AttendedSeconds">Attended seconds of one attempt.</param>
 /// <param name="PressSeconds">Press-held seconds of one attempt.</param>
-/// <param name="Bought">Attempts the bought material is enough for; 0 when bought exactly as used.</param>
-/// <param name="SetUp">Money once for the design, whatever is ruined; null when there is none.</param>
-/// <param name="Stage">Attempts of a lower stage come first: what is sent out before what is stitched, that before what
-/// is pressed.</param>
-/// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
-/// <param name="Over">The attempt it lies on, which comes before it; null for the cloth.</param>
-/// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an
-/// attempt.</param>
 public sealed record Attempt(
     string Id,
     string Label,
     Figure Material,
     double FailureChance,
     double AttendedSeconds,
-    double PressSeconds,
-    int Bought = 0,
-    Figure? SetUp = null,
-    int Stage = 0,
-    Figure? Hour = null,
-    string? Over = null,
-    Figure? OneMore = null
+    double PressSeconds
 )
 {
+    /// <summary>Attempts the bought material is enough for; 0 when bought exactly as used.</summary>
+    public int Bought { get; init; }
+
+    /// <summary>Money once for the design, whatever is ruined; null when there is none.</summary>
+    public Figure? SetUp { get; init; }
+
+    /// <summary>Attempts of a lower stage come first: what is sent out before what is stitched, that before what
+    /// is pressed.</summary>
+    public int Stage { get; init; }
+
+    /// <summary>Money for a held hour of where it is done; null for the piece's own press.</summary>
+    public Figure? Hour { get; init; }
+
+    /// <summary>The attempt it lies on, which comes before it; null for the cloth.</summary>
+    public string? Over { get; init; }
+
+    /// <summary>What a transfer costs that is bought beyond those used; null for the material of an
+    /// attempt.</summary>
+    public Figure? OneMore { get; init; }
+
     /// <summary>What a machine takes for it, s, opened to its parts; null where its steps say it.</summary>
     public Figure? BenchTime { get; init; }
 }
@@ -50,10 +56,6 @@ public sealed record Attempt(
 /// <param name="PressHour">Money for a held hour of the press.</param>
 /// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
-/// <param name="TimeSource">Where the seconds come from, in words.</param>
-/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade
-/// 8).</param>
-/// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
 public sealed record PieceInputs(
     int Quantity,
     Figure Blank,
@@ -66,12 +68,19 @@ public sealed record PieceInputs(
     decimal OverheadPerHour,
     Figure PressHour,
     Figure OrderMinutes,
-    Figure FixedFees,
-    string TimeSource = "standards, one at a time",
-    string DecorationLabel = "Print",
-    string Place = "The press"
+    Figure FixedFees
 )
 {
+    /// <summary>Where the seconds come from, in words.</summary>
+    public string TimeSource { get; init; } = "standards, one at a time";
+
+    /// <summary>What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade
+    /// 8).</summary>
+    public string DecorationLabel { get; init; } = "Print";
+
+    /// <summary>What is held while it is worked on: the press, a stitching machine, the table.</summary>
+    public string Place { get; init; } = "The press";
+
     /// <summary>Blanks bought where they are more than the pieces; 0 for as many as are started.</summary>
     public int BlanksBought { get; init; }
 }

@@ -34,7 +34,6 @@ public enum FilmCure
 /// <param name="Cure">Where it is cured.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual and the powder's data sheet warn of.</param>
-/// <param name="CureF">Heat its powder is cured at, by its sheet, °F.</param>
 public sealed record FilmPrinter(
     ThingId Id,
     string Name,
@@ -54,10 +53,12 @@ public sealed record FilmPrinter(
     double PrintsPerDay,
     FilmCure Cure,
     EquipmentHour Equipment,
-    string Cautions,
-    double CureF = FilmPrinter.UsualCureF
+    string Cautions
 ) : IThing
 {
+    /// <summary>Heat its powder is cured at, by its sheet, °F.</summary>
+    public double CureF { get; init; } = FilmPrinter.UsualCureF;
+
     /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
     public const double UsualCureF = 250;
 

@@ -21,10 +21,6 @@ public sealed record OwnBlank(GarmentKind Kind, decimal Price);
 /// <param name="LeadDays">Working days from the blanks' arrival there to the pieces' arrival here.</param>
 /// <param name="MostWidthIn">Widest print, in.</param>
 /// <param name="MostHeightIn">Tallest print, in.</param>
-/// <param name="RepeatPerScreen">For a screen it still keeps; null where it asks the same again.</param>
-/// <param name="KeepsMonths">Months it keeps a screen after it was last used; 0 for not at all.</param>
-/// <param name="Blanks">Garments of its own that it prints on instead of the shop's, each with its price; null where it
-/// prints on the shop's.</param>
 public sealed record OutsidePrinter(
     ThingId Id,
     string Supplier,
@@ -36,12 +32,19 @@ public sealed record OutsidePrinter(
     decimal FreightBack,
     int LeadDays,
     double MostWidthIn,
-    double MostHeightIn,
-    decimal? RepeatPerScreen = null,
-    int KeepsMonths = 12,
-    IReadOnlyList<OwnBlank>? Blanks = null
+    double MostHeightIn
 ) : IThing
 {
+    /// <summary>For a screen it still keeps; null where it asks the same again.</summary>
+    public decimal? RepeatPerScreen { get; init; }
+
+    /// <summary>Months it keeps a screen after it was last used; 0 for not at all.</summary>
+    public int KeepsMonths { get; init; } = 12;
+
+    /// <summary>Garments of its own that it prints on instead of the shop's, each with its price; null where it
+    /// prints on the shop's.</summary>
+    public IReadOnlyList<OwnBlank>? Blanks { get; init; }
+
     /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that
     /// kind.</summary>
     public decimal? BlankOf(GarmentKind kind) => Blanks?.FirstOrDefault(b => b.Kind == kind)?.Price;

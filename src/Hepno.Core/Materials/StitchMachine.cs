@@ -19,11 +19,6 @@ namespace Hepno.Core.Materials;
 /// <param name="DigitisingPerDesign">Money once for turning a design into stitches.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-/// <param name="AppliqueFilmPerIn2">Money for an in² of the film that applique is cut from; null where none is
-/// kept.</param>
-/// <param name="ReachedShare">Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners
-/// (assumed four fifths).</param>
-/// <param name="ColourChangeSeconds">A change of thread colour, s (assumed 8).</param>
 public sealed record StitchMachine(
     ThingId Id,
     string Name,
@@ -37,12 +32,20 @@ public sealed record StitchMachine(
     decimal BackingPerPiece,
     decimal DigitisingPerDesign,
     EquipmentHour Equipment,
-    string Cautions,
-    decimal? AppliqueFilmPerIn2 = null,
-    double ReachedShare = StitchMachine.UsuallyReached,
-    double ColourChangeSeconds = StitchMachine.UsualColourChange
+    string Cautions
 ) : IThing
 {
+    /// <summary>Money for an in² of the film that applique is cut from; null where none is
+    /// kept.</summary>
+    public decimal? AppliqueFilmPerIn2 { get; init; }
+
+    /// <summary>Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners
+    /// (assumed four fifths).</summary>
+    public double ReachedShare { get; init; } = StitchMachine.UsuallyReached;
+
+    /// <summary>A change of thread colour, s (assumed 8).</summary>
+    public double ColourChangeSeconds { get; init; } = StitchMachine.UsualColourChange;
+
     /// <summary>Share of the speed that is reached where nobody says otherwise.</summary>
     public const double UsuallyReached = 0.8;
 

@@ -31,22 +31,25 @@ public enum TransferKind
 /// <param name="Sizes">Size classes; empty where they are sold by layout alone.</param>
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
-/// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
-/// <param name="Kind">What kind of transfer it is.</param>
-/// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
-/// false where that many is the least one buys.</param>
 public sealed record TransferPriceList(
     ThingId Id,
     string Supplier,
     string Product,
     IReadOnlyList<TransferSize> Sizes,
     decimal FreightPerOrder,
-    int LeadDays,
-    FilmByLayout? ByLayout = null,
-    TransferKind Kind = TransferKind.Film,
-    bool SoldBelow = false
+    int LeadDays
 ) : IThing
 {
+    /// <summary>The roll and sheets it sells for layouts; null for none.</summary>
+    public FilmByLayout? ByLayout { get; init; }
+
+    /// <summary>What kind of transfer it is.</summary>
+    public TransferKind Kind { get; init; } = TransferKind.Film;
+
+    /// <summary>True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
+    /// false where that many is the least one buys.</summary>
+    public bool SoldBelow { get; init; }
+
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
     public TransferSize? SmallestHolding(double widthIn, double heightIn) =>
         Sizes

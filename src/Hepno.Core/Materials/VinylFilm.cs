@@ -65,9 +65,6 @@ public static class VinylFinishes
 /// <param name="WeedingMarginIn">Margin left on every side of a cut box, in.</param>
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
-/// <param name="SharedMargin">True when neighbours share one weeding margin instead of standing two apart.</param>
-/// <param name="Blocks">True when its maker says that it keeps a cloth's own dye back.</param>
-/// <param name="Finish">How it looks: a plain ask never gets a special one because it is cheap.</param>
 public sealed record VinylFilm(
     ThingId Id,
     string Supplier,
@@ -76,12 +73,18 @@ public sealed record VinylFilm(
     decimal PricePerFoot,
     double WeedingMarginIn,
     decimal FreightPerOrder,
-    int LeadDays,
-    bool SharedMargin = false,
-    bool Blocks = false,
-    VinylFinish Finish = VinylFinish.Plain
+    int LeadDays
 ) : IThing
 {
+    /// <summary>True when neighbours share one weeding margin instead of standing two apart.</summary>
+    public bool SharedMargin { get; init; }
+
+    /// <summary>True when its maker says that it keeps a cloth's own dye back.</summary>
+    public bool Blocks { get; init; }
+
+    /// <summary>How it looks: a plain ask never gets a special one because it is cheap.</summary>
+    public VinylFinish Finish { get; init; } = VinylFinish.Plain;
+
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {

@@ -10,7 +10,6 @@ namespace Hepno.Core.Measures;
 /// <param name="TwelveHours">True for 2:00 pm, false for 14:00.</param>
 /// <param name="Metric">True for cm, false for inches.</param>
 /// <param name="Celsius">True for °C first, false for °F first.</param>
-/// <param name="Language">Code of the language of day and month names, a key of <see cref="DayNames.All"/>.</param>
 public sealed record FigureFormat(
     string Sign,
     bool SignAfter,
@@ -20,10 +19,12 @@ public sealed record FigureFormat(
     bool DayFirst,
     bool TwelveHours,
     bool Metric,
-    bool Celsius,
-    string Language = DayNames.English
+    bool Celsius
 )
 {
+    /// <summary>Code of the language of day and month names, a key of <see cref="DayNames.All"/>.</summary>
+    public string Language { get; init; } = DayNames.English;
+
     /// <summary>The starting values of a new shop.</summary>
     public static FigureFormat Default { get; } =
         new("$", false, ".", GroupMark: ",", 2, true, TwelveHours: false, false, Celsius: false);

@@ -78,9 +78,11 @@ public sealed class Applique : IDecorationMethod
             "film down, the stitched edge up",
             RecipeSource.Assumed,
             Recipe.NoDay,
-            "Spot-test first. Nothing to peel: the film stays.",
-            Cover.Sheet
-        );
+            "Spot-test first. Nothing to peel: the film stays."
+        )
+        {
+            Cover = Cover.Sheet,
+        };
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)

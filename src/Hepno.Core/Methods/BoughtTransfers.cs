@@ -238,9 +238,11 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
             roll ? "in" : "sheets",
             film.Bill.Cost,
             null,
-            null,
-            Laid: laid
-        );
+            null
+        )
+        {
+            Laid = laid,
+        };
         return new(
             Verdict.From(reasons),
             $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}",

@@ -25,9 +25,6 @@ public sealed record PlatenBox(double WidthIn, double HeightIn);
 /// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
 /// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
 /// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
-/// <param name="WaitMinutes">Minutes that pass once, whatever the number, before the first can be pressed: prints that
-/// dry.</param>
-/// <param name="BringsBlank">True where the garment itself is in its price.</param>
 public sealed record DecorationPlan(
     Placement Placement,
     Figure Material,
@@ -39,11 +36,16 @@ public sealed record DecorationPlan(
     IReadOnlyList<Purchase> Purchases,
     Figure? SetUp,
     string Prepare,
-    PressId BenchId,
-    double WaitMinutes = 0,
-    bool BringsBlank = false
+    PressId BenchId
 )
 {
+    /// <summary>Minutes that pass once, whatever the number, before the first can be pressed: prints that
+    /// dry.</summary>
+    public double WaitMinutes { get; init; }
+
+    /// <summary>True where the garment itself is in its price.</summary>
+    public bool BringsBlank { get; init; }
+
     /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or
     /// the wear of a machine.</summary>
     internal Figure OneMore

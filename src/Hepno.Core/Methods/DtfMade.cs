@@ -199,20 +199,15 @@ public sealed class DtfMade : IDecorationMethod
 
     /// <summary>A printer's own roll as prints are laid on it: what is used is paid for.</summary>
     public static TransferPriceList ListOf(FilmPrinter printer) =>
-        new(
-            printer.Id,
-            printer.Name,
-            Product: "Film",
-            [],
-            0,
-            0,
-            new(
+        new(printer.Id, printer.Name, Product: "Film", [], 0, 0)
+        {
+            ByLayout = new(
                 printer.GapIn,
                 printer.GapIn / 2,
                 new(printer.RollWidthIn, 0, [new(1, Money.Times(printer.RollWidthIn, printer.FilmPricePerIn2))], []),
                 []
-            )
-        );
+            ),
+        };
 
     private static Purchase Laid(AskInHand ask, FilmPrinter printer, LaidFilm film) =>
         new(
@@ -224,8 +219,10 @@ public sealed class DtfMade : IDecorationMethod
             "in",
             film.Bill.Cost,
             null,
-            null,
-            Laid: new LaidPurchase(
+            null
+        )
+        {
+            Laid = new LaidPurchase(
                 printer.Id,
                 On: film.On.Key,
                 film.On.Ground,
@@ -237,8 +234,8 @@ public sealed class DtfMade : IDecorationMethod
                 film.IsSettled,
                 0,
                 []
-            )
-        );
+            ),
+        };
 
     private static DecorationPlan Decoration(
         AskInHand ask,

@@ -288,12 +288,14 @@ public sealed class Htv : IDecorationMethod
                         "in",
                         l.Cost,
                         l.Rows,
-                        null,
-                        Hex: cutting.Layers[l.Layer].Hex,
-                        Note: at == 0 ? cutting.Said(f) : "",
-                        MaterialId: film.Id,
-                        Layer: l.Layer
+                        null
                     )
+                    {
+                        Hex = cutting.Layers[l.Layer].Hex,
+                        Note = at == 0 ? cutting.Said(f) : "",
+                        MaterialId = film.Id,
+                        Layer = l.Layer,
+                    }
             );
 
     private static string Source(VinylFilm film) => $"Shelf: {film.Supplier}";

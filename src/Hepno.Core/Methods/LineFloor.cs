@@ -103,12 +103,14 @@ public static class LineFloor
                     press.RiseFPerMinute,
                     press.DropFPerMinute
                 ),
-            ],
-            1,
-            habits.RackPlaces,
-            press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy,
-            habits.FirstPiece && press.Id != ShopBook.Table.Id
-        );
+            ]
+        )
+        {
+            Operators = 1,
+            RackPlaces = habits.RackPlaces,
+            Policy = press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy,
+            FirstPiece = habits.FirstPiece && press.Id != ShopBook.Table.Id,
+        };
     }
 
     /// <summary>The same job begun with its press cold: it heats first, and what needs no press is done

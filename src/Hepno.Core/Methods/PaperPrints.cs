@@ -84,20 +84,15 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
     public static TransferPriceList ListOf(TransferPaper paper, bool byCutter)
     {
         var inside = paper.Region(byCutter).Inside();
-        return new(
-            paper.Id,
-            paper.Supplier,
-            paper.Product,
-            [],
-            paper.FreightPerOrder,
-            paper.LeadDays,
-            new(
+        return new(paper.Id, paper.Supplier, paper.Product, [], paper.FreightPerOrder, paper.LeadDays)
+        {
+            ByLayout = new(
                 inside.GapIn,
                 inside.MarginIn,
                 null,
                 [new("sheet", inside.WidthIn, inside.LengthIn!.Value, [new(1, paper.SheetPrice)])]
-            )
-        );
+            ),
+        };
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
@@ -265,8 +260,10 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
             "sheets",
             film.Bill.Cost,
             null,
-            null,
-            Laid: new LaidPurchase(
+            null
+        )
+        {
+            Laid = new LaidPurchase(
                 paper.Id,
                 On: on.Key,
                 on.Ground,
@@ -278,8 +275,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
                 film.IsSettled,
                 film.Bill.Sheets,
                 on.Sheets
-            )
-        );
+            ),
+        };
 
     private DecorationPlan Decoration(
         AskInHand ask,
@@ -348,11 +345,11 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
             preparation,
             [],
             Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out",
-            WaitMinutes: DryMinutes,
             SetUp: null,
             BenchId: default
         )
         {
+            WaitMinutes = DryMinutes,
             Machine = new(printer.Id, printer.Name),
         };
     }

@@ -176,8 +176,10 @@ public sealed class PodOut : IDecorationMethod
             [purchase],
             Prepare: index == 0 ? "Place the order" : "",
             BenchId: ShopBook.Table.Id,
-            BringsBlank: true,
             SetUp: null
-        );
+        )
+        {
+            BringsBlank = true,
+        };
     }
 }

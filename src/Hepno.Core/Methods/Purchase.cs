@@ -15,17 +15,6 @@ namespace Hepno.Core.Methods;
 /// <param name="Cost">Money, opened to its parts.</param>
 /// <param name="Rows">For a roll: the rows as they are cut or printed; else null.</param>
 /// <param name="SizeClass">For a bought transfer: the size class or sheet bought; else null.</param>
-/// <param name="Grid">For own paper: the prints on a sheet; else null.</param>
-/// <param name="For">Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout
-/// of all prints.</param>
-/// <param name="Laid">For film bought with a layout: the layout; else null.</param>
-/// <param name="Hex">For one colour of vinyl: the colour as measured; else empty.</param>
-/// <param name="Note">Why it is cut as it is; may be empty.</param>
-/// <param name="MaterialId">For vinyl: of which roll on the Shelf; else empty.</param>
-/// <param name="Layer">For vinyl: which of the print's colours, from 0.</param>
-/// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
-/// <param name="Tiles">For a print larger than a sheet: the sheets of one side; else null.</param>
-/// <param name="Markers">For cloth that is cut and sewn: where its parts lie; else null.</param>
 public sealed record Purchase(
     string Code,
     string Text,
@@ -35,15 +24,37 @@ public sealed record Purchase(
     string Unit,
     Figure Cost,
     RollRows? Rows,
-    TransferSize? SizeClass,
-    SheetGrid? Grid = null,
-    SizedPrint? For = null,
-    LaidPurchase? Laid = null,
-    string Hex = "",
-    string Note = "",
-    ThingId MaterialId = default,
-    int Layer = 0,
-    IReadOnlyList<PriceBreak>? Breaks = null,
-    Tiles? Tiles = null,
-    RunMarkers? Markers = null
-);
+    TransferSize? SizeClass
+)
+{
+    /// <summary>For own paper: the prints on a sheet; else null.</summary>
+    public SheetGrid? Grid { get; init; }
+
+    /// <summary>Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout
+    /// of all prints.</summary>
+    public SizedPrint? For { get; init; }
+
+    /// <summary>For film bought with a layout: the layout; else null.</summary>
+    public LaidPurchase? Laid { get; init; }
+
+    /// <summary>For one colour of vinyl: the colour as measured; else empty.</summary>
+    public string Hex { get; init; } = "";
+
+    /// <summary>Why it is cut as it is; may be empty.</summary>
+    public string Note { get; init; } = "";
+
+    /// <summary>For vinyl: of which roll on the Shelf; else empty.</summary>
+    public ThingId MaterialId { get; init; }
+
+    /// <summary>For vinyl: which of the print's colours, from 0.</summary>
+    public int Layer { get; init; }
+
+    /// <summary>For work sent out: its price breaks, by pieces; else null.</summary>
+    public IReadOnlyList<PriceBreak>? Breaks { get; init; }
+
+    /// <summary>For a print larger than a sheet: the sheets of one side; else null.</summary>
+    public Tiles? Tiles { get; init; }
+
+    /// <summary>For cloth that is cut and sewn: where its parts lie; else null.</summary>
+    public RunMarkers? Markers { get; init; }
+}

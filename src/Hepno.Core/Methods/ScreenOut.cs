@@ -260,10 +260,10 @@ public sealed class ScreenOut : IDecorationMethod
             [PrintedOut(ask, p, printer, printed, screens: screens, Figure.Sum("buy", place, bought), breaks, book)],
             setUp,
             sends ? "Count the blanks out and send them" : "",
-            ShopBook.Table.Id,
-            BringsBlank: printer.HasOwnBlanks()
+            ShopBook.Table.Id
         )
         {
+            BringsBlank = printer.HasOwnBlanks(),
             BlanksSent = printer.HasOwnBlanks() ? 0 : printed,
         };
     }
@@ -289,9 +289,11 @@ public sealed class ScreenOut : IDecorationMethod
             "prints",
             cost,
             null,
-            null,
-            Breaks: breaks
-        );
+            null
+        )
+        {
+            Breaks = breaks,
+        };
 
     private static Figure? TheirBlank(GarmentKind kind, OutsidePrinter printer, string source) =>
         printer.BlankOf(kind) is { } own

@@ -355,8 +355,10 @@ public sealed class Sublimation : IDecorationMethod
                 Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)
             ),
             null,
-            null,
-            grid
-        );
+            null
+        )
+        {
+            Grid = grid,
+        };
     }
 }

@@ -171,9 +171,11 @@ public sealed class SublimationAllOver : IDecorationMethod
                 Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)
             ),
             null,
-            null,
-            Tiles: tiles
-        );
+            null
+        )
+        {
+            Tiles = tiles,
+        };
         return new(
             p,
             material,

@@ -243,10 +243,10 @@ public sealed class SublimationCutSew : IDecorationMethod
             [Cloth(ask, cloth, markers, fabric, freight, sewn)],
             Prepare: $"Print mirrored, calender and cut {cut} of cloth",
             BenchId: ShopBook.SewingTable.Id,
-            BringsBlank: true,
             SetUp: null
         )
         {
+            BringsBlank = true,
             Machine = new(calender.Id, calender.Name),
         };
     }
@@ -347,8 +347,10 @@ public sealed class SublimationCutSew : IDecorationMethod
                 sewn
             ),
             null,
-            null,
-            Markers: markers
-        );
+            null
+        )
+        {
+            Markers = markers,
+        };
     }
 }

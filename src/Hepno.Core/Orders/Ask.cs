@@ -41,25 +41,30 @@ public sealed record Ask(
 /// <param name="ColourwayId">Which colour of it.</param>
 /// <param name="Sizes">Pieces by size.</param>
 /// <param name="Placements">Decorations, up to six.</param>
-/// <param name="Mark">The most they would pay a piece, or null.</param>
-/// <param name="Given">How many of them are given: a price break made the larger quantity come to less.</param>
-/// <param name="Names">Names and numbers, a piece each; null when all pieces are alike.</param>
-/// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and
-/// <paramref name="StyleId"/> says which of ours they are like.</param>
-/// <param name="DueDate">Local date this line is wanted when it is another than the order's; null for the same.</param>
 public sealed record AskLine(
     LineId Id,
     StyleId? StyleId,
     ColourwayId? ColourwayId,
     IReadOnlyList<SizeCount> Sizes,
-    IReadOnlyList<Placement> Placements,
-    decimal? Mark = null,
-    int Given = 0,
-    IReadOnlyList<OwnPiece>? Names = null,
-    bool Theirs = false,
-    LocalDate? DueDate = null
+    IReadOnlyList<Placement> Placements
 )
 {
+    /// <summary>The most they would pay a piece, or null.</summary>
+    public decimal? Mark { get; init; }
+
+    /// <summary>How many of them are given: a price break made the larger quantity come to less.</summary>
+    public int Given { get; init; }
+
+    /// <summary>Names and numbers, a piece each; null when all pieces are alike.</summary>
+    public IReadOnlyList<OwnPiece>? Names { get; init; }
+
+    /// <summary>True when the customer brings the garments: they cost nothing, none is to spare, and
+    /// its style says which of ours they are like.</summary>
+    public bool Theirs { get; init; }
+
+    /// <summary>Local date this line is wanted when it is another than the order's; null for the same.</summary>
+    public LocalDate? DueDate { get; init; }
+
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
 }

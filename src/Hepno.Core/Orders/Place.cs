@@ -54,24 +54,28 @@ public sealed record PlaceWidths(
 /// <param name="FromSeamIn">That distance on adult sizes, in.</param>
 /// <param name="HeightLimitIn">Tallest artwork on adult sizes, in.</param>
 /// <param name="Widths">Widest by group of sizes.</param>
-/// <param name="OpeningIn">Width of the part that goes over a lower platen, in; null where the whole garment
-/// does.</param>
-/// <param name="FromSeamYouthIn">The distance on youth and toddler sizes, in; null for the same.</param>
-/// <param name="FromSeamInfantIn">The distance on infant sizes, in; null for the same.</param>
-/// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in.</param>
 public sealed record Place(
     string Id,
     string Name,
     string Where,
     double FromSeamIn,
     double HeightLimitIn,
-    PlaceWidths Widths,
-    double? OpeningIn = null,
-    double? FromSeamYouthIn = null,
-    double? FromSeamInfantIn = null,
-    double AsideIn = 0
+    PlaceWidths Widths
 )
 {
+    /// <summary>Width of the part that goes over a lower platen, in; null where the whole garment
+    /// does.</summary>
+    public double? OpeningIn { get; init; }
+
+    /// <summary>The distance on youth and toddler sizes, in; null for the same.</summary>
+    public double? FromSeamYouthIn { get; init; }
+
+    /// <summary>The distance on infant sizes, in; null for the same.</summary>
+    public double? FromSeamInfantIn { get; init; }
+
+    /// <summary>From the garment's middle line to the print's, towards the wearer's left, in.</summary>
+    public double AsideIn { get; init; }
+
     /// <summary>Nearer than this a print comes to no seam of an adult's garment, in (docs/trade 16).</summary>
     public const double SeamIn = 0.5;
 

@@ -11,16 +11,6 @@ namespace Hepno.Core.Orders;
 /// <param name="Colours">Flat colours, 1 to 20; with a gradient it is a guess.</param>
 /// <param name="Gradient">True for gradients, photographs and glows.</param>
 /// <param name="ThinnestLinePt">Thinnest line, pt.</param>
-/// <param name="DesignId">The artwork its figures were measured on; null where they were typed.</param>
-/// <param name="BySize">True when it is made smaller on sizes that do not take it as large as asked.</param>
-/// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large
-/// as the widest may be.</param>
-/// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
-/// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted
-/// area.</param>
-/// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the
-/// cloth.</param>
-/// <param name="Finish">The finish of vinyl it is to have; plain where nothing is said, and by any way then.</param>
 public sealed record Placement(
     PlacementId Id,
     string Place,
@@ -29,16 +19,33 @@ public sealed record Placement(
     double CoveragePercent,
     int Colours,
     bool Gradient,
-    double ThinnestLinePt,
-    DesignId? DesignId = null,
-    bool BySize = false,
-    OwnText Own = OwnText.None,
-    ColourCuts? Cuts = null,
-    int? Stitches = null,
-    PlacementId? OnTopOf = null,
-    VinylFinish Finish = VinylFinish.Plain
+    double ThinnestLinePt
 )
 {
+    /// <summary>The artwork its figures were measured on; null where they were typed.</summary>
+    public DesignId? DesignId { get; init; }
+
+    /// <summary>True when it is made smaller on sizes that do not take it as large as asked.</summary>
+    public bool BySize { get; init; }
+
+    /// <summary>What each piece has of its own there instead of the same artwork on all; its box is then as large
+    /// as the widest may be.</summary>
+    public OwnText Own { get; init; } = OwnText.None;
+
+    /// <summary>Its colours as they were measured on its artwork; null where the figures were typed.</summary>
+    public ColourCuts? Cuts { get; init; }
+
+    /// <summary>Stitches of its stitch file; null while there is none and they are guessed from the painted
+    /// area.</summary>
+    public int? Stitches { get; init; }
+
+    /// <summary>The placement of the line that it is laid over, centred on it; null where it lies on the
+    /// cloth.</summary>
+    public PlacementId? OnTopOf { get; init; }
+
+    /// <summary>The finish of vinyl it is to have; plain where nothing is said, and by any way then.</summary>
+    public VinylFinish Finish { get; init; } = VinylFinish.Plain;
+
     /// <summary>Its place as the shop keeps it; null where that is the usual one.</summary>
     public Place? ShopPlace { get; init; }
 

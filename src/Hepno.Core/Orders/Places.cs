@@ -56,45 +56,52 @@ public static class Places
             Where: "below the collar seam",
             3,
             HeightLimitIn: 14,
-            new(10.5, Large: 11.5, 12.5, Youth: 8.5, 6, Infant: 4.5),
-            FromSeamYouthIn: 2,
-            FromSeamInfantIn: 1
-        ),
+            new(10.5, Large: 11.5, 12.5, Youth: 8.5, 6, Infant: 4.5)
+        )
+        {
+            FromSeamYouthIn = 2,
+            FromSeamInfantIn = 1,
+        },
         new(
             "left-chest",
             "Left chest",
             Where: "below the collar seam",
             3.5,
             HeightLimitIn: 4.5,
-            new(3.5, Large: 3.5, 3.5, Youth: 2.75, 2, Infant: 1.75),
-            FromSeamYouthIn: 2.5,
-            FromSeamInfantIn: 1.5,
-            AsideIn: 4
-        ),
+            new(3.5, Large: 3.5, 3.5, Youth: 2.75, 2, Infant: 1.75)
+        )
+        {
+            FromSeamYouthIn = 2.5,
+            FromSeamInfantIn = 1.5,
+            AsideIn = 4,
+        },
         new(
             "back",
             "Back",
             Where: "below the collar seam",
             4,
             HeightLimitIn: 15,
-            new(12, Large: 12, 12, Youth: 9, 6.5, Infant: 5),
-            FromSeamYouthIn: 3,
-            FromSeamInfantIn: 2
-        ),
-        new("left-sleeve", "Left sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small, 6.5),
-        new("right-sleeve", "Right sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small, 6.5),
-        new("left-long-sleeve", "Along the left sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along, 5.5),
-        new("right-long-sleeve", "Along the right sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along, 5.5),
-        new(
-            "nape",
-            "Nape",
-            Where: "below the collar seam",
-            1.5,
-            HeightLimitIn: 1.5,
-            Small,
-            FromSeamYouthIn: 1,
-            FromSeamInfantIn: 0.75
-        ),
+            new(12, Large: 12, 12, Youth: 9, 6.5, Infant: 5)
+        )
+        {
+            FromSeamYouthIn = 3,
+            FromSeamInfantIn = 2,
+        },
+        new("left-sleeve", "Left sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small) { OpeningIn = 6.5 },
+        new("right-sleeve", "Right sleeve", Where: "above the hem", 1, HeightLimitIn: 3, Small) { OpeningIn = 6.5 },
+        new("left-long-sleeve", "Along the left sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along)
+        {
+            OpeningIn = 5.5,
+        },
+        new("right-long-sleeve", "Along the right sleeve", Where: "above the cuff", 2, HeightLimitIn: 12, Along)
+        {
+            OpeningIn = 5.5,
+        },
+        new("nape", "Nape", Where: "below the collar seam", 1.5, HeightLimitIn: 1.5, Small)
+        {
+            FromSeamYouthIn = 1,
+            FromSeamInfantIn = 0.75,
+        },
         new(
             "neck-label",
             "Neck label",
@@ -103,20 +110,18 @@ public static class Places
             HeightLimitIn: 2.5,
             PlaceWidths.Same(2.5)
         ),
-        new("left-leg", "Left leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small, 7),
-        new("right-leg", "Right leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small, 7),
+        new("left-leg", "Left leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small) { OpeningIn = 7 },
+        new("right-leg", "Right leg", Where: "below the pocket", 3, HeightLimitIn: 12, Small) { OpeningIn = 7 },
         new("cap-front", "Cap front", Where: "above the brim", 0.5, HeightLimitIn: 2.25, PlaceWidths.Same(4.25)),
         new("bag-face", "Bag face", Where: "below the top edge", 3, HeightLimitIn: 10, PlaceWidths.Same(9)),
-        new("sock-side", "Sock side", Where: "below the cuff", 1, HeightLimitIn: 6, PlaceWidths.Same(2.5), 3.5),
-        new(
-            "sock-side-b",
-            "Sock, other side",
-            Where: "below the cuff",
-            1,
-            HeightLimitIn: 6,
-            PlaceWidths.Same(2.5),
-            3.5
-        ),
+        new("sock-side", "Sock side", Where: "below the cuff", 1, HeightLimitIn: 6, PlaceWidths.Same(2.5))
+        {
+            OpeningIn = 3.5,
+        },
+        new("sock-side-b", "Sock, other side", Where: "below the cuff", 1, HeightLimitIn: 6, PlaceWidths.Same(2.5))
+        {
+            OpeningIn = 3.5,
+        },
         // as wide as the smallest of each group lies flat; what is printed goes by the garment itself
         new(
             AllOver,

@@ -21,11 +21,6 @@ namespace Hepno.Core.Planning;
 /// <param name="StartedAt">When its run began (pinned there), or null.</param>
 /// <param name="WidthIn">Widest print, in.</param>
 /// <param name="HeightIn">Tallest print, in.</param>
-/// <param name="Kind">Garment: caps go onto a cap press.</param>
-/// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
-/// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
-/// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
-/// <param name="PromisedAt">When it was promised by its quote; null while nothing is.</param>
 public sealed record PressWork(
     OrderId OrderId,
     LineId LineId,
@@ -40,14 +35,24 @@ public sealed record PressWork(
     double SlowTenthMinutes,
     LocalDateTime? StartedAt,
     double WidthIn,
-    double HeightIn,
-    GarmentKind Kind = GarmentKind.Tee,
-    Moved? Moved = null,
-    IReadOnlyList<PressPass>? Passes = null,
-    double? CeilingF = null,
-    LocalDateTime? PromisedAt = null
+    double HeightIn
 )
 {
+    /// <summary>Garment: caps go onto a cap press.</summary>
+    public GarmentKind Kind { get; init; } = GarmentKind.Tee;
+
+    /// <summary>Where the owner put it, or null to leave it to the plan.</summary>
+    public Moved? Moved { get; init; }
+
+    /// <summary>How the press must stand for each pass; null for its own platen throughout.</summary>
+    public IReadOnlyList<PressPass>? Passes { get; init; }
+
+    /// <summary>Hottest the cloth takes, °F; null where nothing is too hot.</summary>
+    public double? CeilingF { get; init; }
+
+    /// <summary>When it was promised by its quote; null while nothing is.</summary>
+    public LocalDateTime? PromisedAt { get; init; }
+
     /// <summary>The place of work without heat it is done at; empty for a press.</summary>
     public PressId BenchId { get; init; }
 }
@@ -57,17 +62,14 @@ public sealed record PressWork(
 /// <param name="Start">First piece.</param>
 /// <param name="End">Last piece off.</param>
 /// <param name="Pieces">Pieces in it.</param>
-/// <param name="PersonId">Whose hands.</param>
-/// <param name="SetUpFrom">When those hands begin to make the press ready; null when nothing is to be done.</param>
-public sealed record PressPart(
-    LocalDateTime HeatFrom,
-    LocalDateTime Start,
-    LocalDateTime End,
-    int Pieces,
-    PersonId PersonId = default,
-    LocalDateTime? SetUpFrom = null
-)
+public sealed record PressPart(LocalDateTime HeatFrom, LocalDateTime Start, LocalDateTime End, int Pieces)
 {
+    /// <summary>Whose hands.</summary>
+    public PersonId PersonId { get; init; }
+
+    /// <summary>When those hands begin to make the press ready; null when nothing is to be done.</summary>
+    public LocalDateTime? SetUpFrom { get; init; }
+
     /// <summary>From when its hands are bound.</summary>
     internal LocalDateTime BusyFrom() => SetUpFrom ?? Start;
 

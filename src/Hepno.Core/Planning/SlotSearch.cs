@@ -52,9 +52,11 @@ internal sealed class SlotSearch
             started.PlusMinutes(-_press.HeatMinutes(null, _work.TemperatureF)),
             started,
             _floor.Hours.Add(started, _work.Pieces * _each),
-            _work.Pieces,
-            _person.Id
-        );
+            _work.Pieces
+        )
+        {
+            PersonId = _person.Id,
+        };
 
     private List<PressPart>? Found()
     {
@@ -112,7 +114,7 @@ internal sealed class SlotSearch
             var take = Take(start, end < hands.To ? end : hands.To);
             if (take > 0)
             {
-                PressPart part = new(start, start, start.PlusMinutes(take * _each), take, _person.Id);
+                PressPart part = new(start, start, start.PlusMinutes(take * _each), take) { PersonId = _person.Id };
                 _parts.Add(part.MadeReady(setUp, begun: false));
                 _left -= take;
                 // after a pause of the hands the press still stands as it stood

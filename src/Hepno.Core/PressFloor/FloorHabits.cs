@@ -23,33 +23,43 @@ public enum SecondHabit
 public sealed record CoverPrice(Cover Cover, decimal Price, int Uses);
 
 /// <summary>How the shop works at its presses.</summary>
-/// <param name="Policy">One piece at a time, or a stream.</param>
-/// <param name="FirstPiece">True when the first piece of each print is judged before the others.</param>
-/// <param name="RackPlaces">Pieces that may cool at once.</param>
-/// <param name="Measured">True when prints are placed by fold-line or ruler, not by eye.</param>
-/// <param name="ColdPlate">True when cold peels cool on a cold plate.</param>
-/// <param name="HandsOnOnly">True when labour is charged for busy hands alone: the owner does other work in short
-/// waits.</param>
-/// <param name="Second">Second presses.</param>
-/// <param name="Times">Step times of the shop's own; null for the starting ones.</param>
-/// <param name="Covers">What covers cost; null where they are in the sundries.</param>
-/// <param name="TestFirst">True when an assumed recipe nobody tested waits for a test piece before the run.</param>
-/// <param name="PrepareBeside">True when weeding, trimming and cutting apart are done at the press, while pieces are
-/// pressed and cool.</param>
-public sealed record FloorHabits(
-    FloorPolicy Policy = FloorPolicy.Stream,
-    bool FirstPiece = true,
-    int RackPlaces = 8,
-    bool Measured = false,
-    bool ColdPlate = false,
-    bool HandsOnOnly = false,
-    SecondHabit Second = SecondHabit.AsRecipe,
-    IReadOnlyList<StepTime>? Times = null,
-    IReadOnlyList<CoverPrice>? Covers = null,
-    bool TestFirst = true,
-    bool PrepareBeside = false
-)
+public sealed record FloorHabits
 {
+    /// <summary>One piece at a time, or a stream.</summary>
+    public FloorPolicy Policy { get; init; } = FloorPolicy.Stream;
+
+    /// <summary>True when the first piece of each print is judged before the others.</summary>
+    public bool FirstPiece { get; init; } = true;
+
+    /// <summary>Pieces that may cool at once.</summary>
+    public int RackPlaces { get; init; } = 8;
+
+    /// <summary>True when prints are placed by fold-line or ruler, not by eye.</summary>
+    public bool Measured { get; init; }
+
+    /// <summary>True when cold peels cool on a cold plate.</summary>
+    public bool ColdPlate { get; init; }
+
+    /// <summary>True when labour is charged for busy hands alone: the owner does other work in short
+    /// waits.</summary>
+    public bool HandsOnOnly { get; init; }
+
+    /// <summary>Second presses.</summary>
+    public SecondHabit Second { get; init; } = SecondHabit.AsRecipe;
+
+    /// <summary>Step times of the shop's own; null for the starting ones.</summary>
+    public IReadOnlyList<StepTime>? Times { get; init; }
+
+    /// <summary>What covers cost; null where they are in the sundries.</summary>
+    public IReadOnlyList<CoverPrice>? Covers { get; init; }
+
+    /// <summary>True when an assumed recipe nobody tested waits for a test piece before the run.</summary>
+    public bool TestFirst { get; init; } = true;
+
+    /// <summary>True when weeding, trimming and cutting apart are done at the press, while pieces are
+    /// pressed and cool.</summary>
+    public bool PrepareBeside { get; init; }
+
     /// <summary>Seconds of a second press that the shop does of its own accord.</summary>
     public const double UsualSecondSeconds = 8;
 

@@ -63,24 +63,29 @@ public enum SecondPress
 /// <param name="Passes">Its decorations in order, at least one.</param>
 /// <param name="After">Steps after the last one.</param>
 /// <param name="Presses">Presses that may be used, at least one.</param>
-/// <param name="Operators">Pairs of hands that may be used, 1 or more.</param>
-/// <param name="RackPlaces">Pieces that may cool at once.</param>
-/// <param name="Policy">One at a time, or a stream.</param>
-/// <param name="FirstPiece">True when the first piece goes through alone and is judged before the others.</param>
-/// <param name="MaxInWork">Most pieces started and not yet through; null for no limit.</param>
 public sealed record FloorJob(
     int Pieces,
     IReadOnlyList<WorkStep> Before,
     IReadOnlyList<FloorPass> Passes,
     IReadOnlyList<WorkStep> After,
-    IReadOnlyList<FloorPress> Presses,
-    int Operators = 1,
-    int RackPlaces = 8,
-    FloorPolicy Policy = FloorPolicy.Stream,
-    bool FirstPiece = true,
-    int? MaxInWork = null
+    IReadOnlyList<FloorPress> Presses
 )
 {
+    /// <summary>Pairs of hands that may be used, 1 or more.</summary>
+    public int Operators { get; init; } = 1;
+
+    /// <summary>Pieces that may cool at once.</summary>
+    public int RackPlaces { get; init; } = 8;
+
+    /// <summary>One at a time, or a stream.</summary>
+    public FloorPolicy Policy { get; init; } = FloorPolicy.Stream;
+
+    /// <summary>True when the first piece goes through alone and is judged before the others.</summary>
+    public bool FirstPiece { get; init; } = true;
+
+    /// <summary>Most pieces started and not yet through; null for no limit.</summary>
+    public int? MaxInWork { get; init; }
+
     /// <summary>Hands to judge the first piece of a pass, s.</summary>
     public const double JudgeSeconds = 60;
 

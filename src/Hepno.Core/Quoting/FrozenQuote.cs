@@ -20,7 +20,6 @@ namespace Hepno.Core.Quoting;
 /// <param name="ReadyAt">Promised, wall clock.</param>
 /// <param name="ValidUntil">Last day it stands.</param>
 /// <param name="CoreVersion">The program that made it.</param>
-/// <param name="Packed">How it is packed and sent, or null when it is collected.</param>
 public sealed record FrozenQuote(
     Ask Ask,
     IReadOnlyList<FrozenLine> Lines,
@@ -33,10 +32,12 @@ public sealed record FrozenQuote(
     decimal Deposit,
     LocalDateTime? ReadyAt,
     LocalDate ValidUntil,
-    string CoreVersion,
-    PackingChoice? Packed = null
+    string CoreVersion
 )
 {
+    /// <summary>How it is packed and sent, or null when it is collected.</summary>
+    public PackingChoice? Packed { get; init; }
+
     /// <summary>Its lines in figures alone.</summary>
     public IEnumerable<QuotedLine> Figures() =>
         Lines.Select(l => new QuotedLine(

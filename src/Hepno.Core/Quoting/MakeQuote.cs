@@ -86,9 +86,11 @@ public static class MakeQuote
             deposit,
             ready,
             validUntil,
-            typeof(Comparer).Assembly.GetName().Version!.ToString(),
-            packed
-        );
+            typeof(Comparer).Assembly.GetName().Version!.ToString()
+        )
+        {
+            Packed = packed,
+        };
         return quote with { Document = QuoteWords.Write(c, quote, offered, book, wall, version) };
     }
 

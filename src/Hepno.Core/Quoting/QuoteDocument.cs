@@ -18,7 +18,6 @@ namespace Hepno.Core.Quoting;
 /// <param name="TotalIndex">Which of them is the total.</param>
 /// <param name="Columns">When, terms, looking after it.</param>
 /// <param name="Tiers">Other quantities: pieces, each, in all; may be empty.</param>
-/// <param name="Others">Other ways it could be made, offered beside; null for none.</param>
 public sealed record QuoteDocument(
     string Kind,
     string Paper,
@@ -35,6 +34,9 @@ public sealed record QuoteDocument(
     IReadOnlyList<Stated> Totals,
     int TotalIndex,
     IReadOnlyList<Stated> Columns,
-    IReadOnlyList<TierPrinted> Tiers,
-    IReadOnlyList<OtherPrinted>? Others = null
-);
+    IReadOnlyList<TierPrinted> Tiers
+)
+{
+    /// <summary>Other ways it could be made, offered beside; null for none.</summary>
+    public IReadOnlyList<OtherPrinted>? Others { get; init; }
+}

@@ -55,14 +55,14 @@ public static class QuoteWords
                 new("When", Value: Days(q, zone)),
                 new("Terms", Value: Terms(c, q)),
                 new("Looking after it", Value: MakeQuote.Care),
-            ],
-            // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
-            single is null
-            || c.Lines[0].Decision?.TypedPrice is not null
+            ], // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
+            single is null || c.Lines[0].Decision?.TypedPrice is not null
                 ? []
-                : Tiers(single.Band, c.Lines[0].InHand!, book),
-            offered.Count == 0 ? null : Others(q, offered)
-        );
+                : Tiers(single.Band, c.Lines[0].InHand!, book)
+        )
+        {
+            Others = offered.Count == 0 ? null : Others(q, offered),
+        };
     }
 
     private static string Ready(FrozenQuote q) =>

@@ -19,14 +19,6 @@ namespace Hepno.Core.Recipes;
 /// when not yet tested.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What the maker's manual warns of, shown where it is used.</param>
-/// <param name="Lowers">Lower platens it takes besides its own; null for none.</param>
-/// <param name="Maps">Its platen as it was measured, oldest first; null while it never was.</param>
-/// <param name="Dials">What its dial says for each pressure, thickness and lower platen; null while nothing was
-/// noted.</param>
-/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand
-/// meanwhile.</param>
-/// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
-/// <param name="ColdBelowF">A point of its platen further below the mean than this is a cold spot, °F.</param>
 public sealed record Press(
     PressId Id,
     string Name,
@@ -38,15 +30,29 @@ public sealed record Press(
     double DropFPerMinute,
     double? OffsetF,
     EquipmentHour Equipment,
-    string Cautions,
-    IReadOnlyList<LowerPlaten>? Lowers = null,
-    IReadOnlyList<PlatenMap>? Maps = null,
-    IReadOnlyList<DialReading>? Dials = null,
-    bool LoadsBeside = false,
-    IReadOnlyList<Accessory>? Accessories = null,
-    double ColdBelowF = PlatenMap.ColdBelowF
+    string Cautions
 )
 {
+    /// <summary>Lower platens it takes besides its own; null for none.</summary>
+    public IReadOnlyList<LowerPlaten>? Lowers { get; init; }
+
+    /// <summary>Its platen as it was measured, oldest first; null while it never was.</summary>
+    public IReadOnlyList<PlatenMap>? Maps { get; init; }
+
+    /// <summary>What its dial says for each pressure, thickness and lower platen; null while nothing was
+    /// noted.</summary>
+    public IReadOnlyList<DialReading>? Dials { get; init; }
+
+    /// <summary>True when the next piece is laid on a second lower platen, a shuttle or a stand
+    /// meanwhile.</summary>
+    public bool LoadsBeside { get; init; }
+
+    /// <summary>Its pillows, foams and cover sheets; null for none.</summary>
+    public IReadOnlyList<Accessory>? Accessories { get; init; }
+
+    /// <summary>A point of its platen further below the mean than this is a cold spot, °F.</summary>
+    public double ColdBelowF { get; init; } = PlatenMap.ColdBelowF;
+
     /// <summary>Beyond this offset a press is set aside, °F.</summary>
     public const double LargestOffsetF = 20;
 

@@ -59,11 +59,6 @@ public enum RecipeFabric
 /// <param name="Source">Where the figures come from.</param>
 /// <param name="AsOf">Date of the sheet or the test.</param>
 /// <param name="Caution">What may go wrong, in the operator's words; empty for none.</param>
-/// <param name="Cover">What lies on it at the first press.</param>
-/// <param name="NeverAgain">True when the product forbids a second press.</param>
-/// <param name="PeelWindowSeconds">How long after it may be peeled it must be off, s; null for the usual of its
-/// peel.</param>
-/// <param name="Parameters">Figures that come from elsewhere than the rest; null for none.</param>
 public sealed record Recipe(
     RecipeId Id,
     ThingId ProductId,
@@ -80,13 +75,22 @@ public sealed record Recipe(
     string Side,
     RecipeSource Source,
     LocalDate AsOf,
-    string Caution,
-    Cover Cover = Cover.None,
-    bool NeverAgain = false,
-    double? PeelWindowSeconds = null,
-    IReadOnlyList<RecipeParameter>? Parameters = null
+    string Caution
 )
 {
+    /// <summary>What lies on it at the first press.</summary>
+    public Cover Cover { get; init; } = Cover.None;
+
+    /// <summary>True when the product forbids a second press.</summary>
+    public bool NeverAgain { get; init; }
+
+    /// <summary>How long after it may be peeled it must be off, s; null for the usual of its
+    /// peel.</summary>
+    public double? PeelWindowSeconds { get; init; }
+
+    /// <summary>Figures that come from elsewhere than the rest; null for none.</summary>
+    public IReadOnlyList<RecipeParameter>? Parameters { get; init; }
+
     /// <summary>Stands for a day where a recipe has none: no sheet, no test.</summary>
     public static readonly LocalDate NoDay = new(1, 1, 1);
 

@@ -73,9 +73,6 @@ public sealed record TestPhoto(string Id, string Hash, int Washes);
 /// <param name="Bleeding">The cloth's dye.</param>
 /// <param name="Feel">How it feels, in words; may be empty.</param>
 /// <param name="Note">Anything else; may be empty.</param>
-/// <param name="Washes">What washes showed, oldest first; null while none.</param>
-/// <param name="GarmentId">The test garment it took; empty for a scrap.</param>
-/// <param name="Photos">Photographs; null while none.</param>
 public sealed record SpotTest(
     SpotTestId Id,
     ThingId ProductId,
@@ -90,12 +87,18 @@ public sealed record SpotTest(
     bool Scorched,
     Bleeding Bleeding,
     string Feel,
-    string Note,
-    IReadOnlyList<WashResult>? Washes = null,
-    TestGarmentId GarmentId = default,
-    IReadOnlyList<TestPhoto>? Photos = null
+    string Note
 )
 {
+    /// <summary>What washes showed, oldest first; null while none.</summary>
+    public IReadOnlyList<WashResult>? Washes { get; init; }
+
+    /// <summary>The test garment it took; empty for a scrap.</summary>
+    public TestGarmentId GarmentId { get; init; }
+
+    /// <summary>Photographs; null while none.</summary>
+    public IReadOnlyList<TestPhoto>? Photos { get; init; }
+
     /// <summary>A wash this early that shows is a failure of the setting, not of age.</summary>
     private const int EarlyWashes = 10;
 

@@ -24,7 +24,6 @@ public enum RunVerdict
 /// <param name="Reason">Why it is spoiled; null when not said.</param>
 /// <param name="TakesBack">The event taken back, for <see cref="RunVerdict.TakenBack"/>.</param>
 /// <param name="SecondsOnPiece">Seconds of hands since the device's verdict before, holds left out.</param>
-/// <param name="Laps">Seconds of the steps within, as the screen saw them begin and end; null where it did not.</param>
 public sealed record RunEvent(
     string EventId,
     string Device,
@@ -35,10 +34,12 @@ public sealed record RunEvent(
     RunVerdict Verdict,
     string? Reason,
     string? TakesBack,
-    double SecondsOnPiece,
-    IReadOnlyList<StepLap>? Laps = null
+    double SecondsOnPiece
 )
 {
+    /// <summary>Seconds of the steps within, as the screen saw them begin and end; null where it did not.</summary>
+    public IReadOnlyList<StepLap>? Laps { get; init; }
+
     /// <summary>Reasons a piece may be spoiled for; the screen's keys 1 to 9 follow this order.</summary>
     public static IReadOnlyList<string> Reasons { get; } =
     [

@@ -102,11 +102,13 @@ internal static class CsvStyles
             (int)r.Real("days"),
             colours,
             sizes,
-            false,
-            null,
-            ClothOf(r),
-            BuyingOf(r)
-        );
+            false
+        )
+        {
+            OnHand = null,
+            Cloth = ClothOf(r),
+            Buying = BuyingOf(r),
+        };
     }
 
     /// <summary>What the table does not carry stays as it is: what lies in the shop, the identity of a colour, and

@@ -27,14 +27,16 @@ internal static class DemoBought
                     new("12 × 16", 12, 16, Breaks(4.20m)),
                 ],
                 9m,
-                2,
-                new(
+                2
+            )
+            {
+                ByLayout = new(
                     0.5,
                     0.25,
                     new(22, StepIn: 12, [new(1, 4.60m), new(30, 4.30m)], []),
                     [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])]
-                )
-            ),
+                ),
+            },
             0,
             deed
         );
@@ -46,9 +48,11 @@ internal static class DemoBought
                 Product: "Full-colour blocked transfer",
                 [new("5 × 6", 5, 6, Breaks(1.85m)), new("11 × 14", 11, 14, Breaks(4.90m))],
                 8m,
-                4,
-                Kind: TransferKind.Digital
-            ),
+                4
+            )
+            {
+                Kind = TransferKind.Digital,
+            },
             0,
             deed
         );
@@ -76,7 +80,7 @@ internal static class DemoBought
         );
         Aggregates.Vinyls.Put(
             c,
-            new("tidewell-low", "Tidewell", Product: "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3, Blocks: true),
+            new("tidewell-low", "Tidewell", Product: "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3) { Blocks = true },
             0,
             deed
         );
@@ -175,9 +179,11 @@ internal static class DemoBought
                 FreightBack: 12m,
                 7,
                 14,
-                16,
-                9m
-            ),
+                16
+            )
+            {
+                RepeatPerScreen = 9m,
+            },
             0,
             deed
         );

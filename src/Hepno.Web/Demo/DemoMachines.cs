@@ -132,15 +132,17 @@ internal static class DemoMachines
                 -5,
                 new(1450, Resale: 250, 5, ProductiveHoursAYear: 600, 1.8, DutyShare: 0.35, 0.12m),
                 "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an "
-                    + "extension lead. The maker's manual decides.",
-                [new("sleeve", 4.5, 14), new("youth", 12, 14)],
-                Accessories:
+                    + "extension lead. The maker's manual decides."
+            )
+            {
+                Lowers = [new("sleeve", 4.5, 14), new("youth", 12, 14)],
+                Accessories =
                 [
                     new("small pillow", AccessoryKind.Pillow, 6, 6, ThicknessIn: 0.5, 0, today),
                     new("sock jigs", AccessoryKind.Jig, 4, 14, ThicknessIn: 0.2, 0, today.PlusDays(-200)),
                     new("cover sheet", AccessoryKind.CoverSheet, 16, 20, ThicknessIn: 0, 200, today.PlusDays(-60)),
-                ]
-            ),
+                ],
+            },
             0,
             deed
         );
@@ -157,9 +159,11 @@ internal static class DemoMachines
                 DropFPerMinute: 5,
                 4,
                 new(680, Resale: 90, 5, ProductiveHoursAYear: 500, 1.4, DutyShare: 0.35, 0.10m),
-                "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides.",
-                [new("sleeve", 4.5, 12)]
-            ),
+                "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides."
+            )
+            {
+                Lowers = [new("sleeve", 4.5, 12)],
+            },
             0,
             deed
         );
@@ -233,9 +237,11 @@ internal static class DemoMachines
                 BackingPerPiece: 0.12m,
                 24m,
                 new(6400, Resale: 1900, 6, ProductiveHoursAYear: 800, 0.3, DutyShare: 0.6, 0.45m),
-                "Needle and take-up lever: hands out while it runs, hair tied. Eye shield on. The maker's manual decides.",
-                0.018m
-            ),
+                "Needle and take-up lever: hands out while it runs, hair tied. Eye shield on. The maker's manual decides."
+            )
+            {
+                AppliqueFilmPerIn2 = 0.018m,
+            },
             0,
             deed
         );

@@ -184,14 +184,17 @@ internal sealed class DemoOrder(SqliteConnection c, OpenShop shop, OrderId id)
                     verdict,
                     reason,
                     null,
-                    seconds,
+                    seconds
+                )
+                {
+                    Laps =
                     [
                         new(StepLap.Lay, Math.Round(seconds * 0.42, 1)),
                         new(StepLap.Press, 20.5),
                         new(StepLap.Peel, Math.Round((seconds * 0.58) - 33, 1)),
                         new(StepLap.Again, 12.5),
-                    ]
-                ),
+                    ],
+                },
                 at
             );
         }

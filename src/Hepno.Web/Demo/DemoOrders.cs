@@ -58,7 +58,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
         IReadOnlyList<Placement> placements,
         decimal? mark = null,
         string id = "1"
-    ) => new(new LineId(id), style, new ColourwayId(colour), sizes, placements, mark);
+    ) => new(new LineId(id), style, new ColourwayId(colour), sizes, placements) { Mark = mark };
 
     private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) =>
         new("front", "front", w, h, CoveragePercent: 60, colours, gradient, line);
@@ -353,9 +353,14 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
     private void NamedAndNumbered()
     {
         static Placement Back(PlacementId id) =>
-            new(id, "back", 11, 9, CoveragePercent: 40, 1, false, 14, null, true, OwnText.NameAndNumber);
+            new(id, "back", 11, 9, CoveragePercent: 40, 1, false, 14)
+            {
+                DesignId = null,
+                BySize = true,
+                Own = OwnText.NameAndNumber,
+            };
         static Placement Crest(PlacementId id) =>
-            new(id, "left-chest", 3.5, 3.5, CoveragePercent: 55, 2, false, 4, null, true);
+            new(id, "left-chest", 3.5, 3.5, CoveragePercent: 55, 2, false, 4) { DesignId = null, BySize = true };
         static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> names) =>
             [.. names.GroupBy(n => n.Size).Select(g => new SizeCount(g.Key, g.Count()))];
         IReadOnlyList<OwnPiece> coaches =

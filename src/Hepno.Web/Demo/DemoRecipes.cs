@@ -53,9 +53,11 @@ internal static class DemoRecipes
             Up,
             RecipeSource.OwnTest,
             day,
-            "Peel only when it is cold: warm film lifts the edges.",
-            Parameters: [new("peel", RecipeSource.Learned, day.PlusDays(20), "45 s lifted twice")]
-        );
+            "Peel only when it is cold: warm film lifts the edges."
+        )
+        {
+            Parameters = [new("peel", RecipeSource.Learned, day.PlusDays(20), "45 s lifted twice")],
+        };
 
     private static Recipe FilmPolyester(LocalDate day) =>
         new(
@@ -234,9 +236,11 @@ internal static class DemoRecipes
             "print up, right-reading, its backing off",
             RecipeSource.Maker,
             day,
-            "Never an iron on it without the parchment.",
-            Cover.Parchment
-        );
+            "Never an iron on it without the parchment."
+        )
+        {
+            Cover = Cover.Parchment,
+        };
 
     private static Recipe BlockedCotton(LocalDate day) =>
         new(
@@ -255,9 +259,11 @@ internal static class DemoRecipes
             "print down, right-reading",
             RecipeSource.Maker,
             day,
-            "",
-            Cover.ReleaseSheet
-        );
+            ""
+        )
+        {
+            Cover = Cover.ReleaseSheet,
+        };
 
     private static Recipe AppliqueCotton(LocalDate day) =>
         new(
@@ -276,7 +282,9 @@ internal static class DemoRecipes
             "film down, the stitched edge up",
             RecipeSource.OwnTest,
             day,
-            "Always covered: bare thread scorches.",
-            Cover.Sheet
-        );
+            "Always covered: bare thread scorches."
+        )
+        {
+            Cover = Cover.Sheet,
+        };
 }

@@ -159,11 +159,13 @@ internal static class DemoStyles
                 new("white", "White", Hex: "#fcfaf5", ColourClass.White),
             ],
             [new("YS", 0), new("YM", 0), new("YL", 0)],
-            false,
-            null,
-            new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]),
-            new([new(10, 0, Price: 2.70m), new(0, 250, Price: 2.55m)], 250, 1, new(15, 0))
-        );
+            false
+        )
+        {
+            OnHand = null,
+            Cloth = new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]),
+            Buying = new([new(10, 0, Price: 2.70m), new(0, 250, Price: 2.55m)], 250, 1, new(15, 0)),
+        };
 
     private static Style Haul =>
         new(
@@ -233,10 +235,12 @@ internal static class DemoStyles
             2,
             [new("navy", "Navy", Hex: "#22304f", ColourClass.Dark)],
             Sizes,
-            false,
-            null,
-            new(Thickness.Thin, Migration.High, [])
-        );
+            false
+        )
+        {
+            OnHand = null,
+            Cloth = new(Thickness.Thin, Migration.High, []),
+        };
 
     private static Style Holm =>
         new(
@@ -252,10 +256,12 @@ internal static class DemoStyles
             1,
             [new("black", "Black", Hex: "#24262b", ColourClass.Dark)],
             Sizes,
-            false,
-            null,
-            new(Thickness.Middle, Migration.None, [Feature.Hood])
-        );
+            false
+        )
+        {
+            OnHand = null,
+            Cloth = new(Thickness.Middle, Migration.None, [Feature.Hood]),
+        };
 
     private static Style Squall =>
         new(
@@ -271,10 +277,12 @@ internal static class DemoStyles
             3,
             [new("navy", "Navy", Hex: "#26324c", ColourClass.Dark)],
             Sizes,
-            false,
-            null,
-            new(null, Migration.ByCloth, [Feature.Zip, Feature.Hood, Feature.Coated])
-        );
+            false
+        )
+        {
+            OnHand = null,
+            Cloth = new(null, Migration.ByCloth, [Feature.Zip, Feature.Hood, Feature.Coated]),
+        };
 
     private static Style Links =>
         new(

@@ -34,10 +34,12 @@ internal static class DemoTests
                 Scorched: false,
                 Bleeding.Clean,
                 "soft, thin",
-                Note: "",
-                [new(day.PlusDays(9), 5, WashVerdict.Holds), new(day.PlusDays(48), 25, WashVerdict.Holds)],
-                "misprints"
-            ),
+                Note: ""
+            )
+            {
+                Washes = [new(day.PlusDays(9), 5, WashVerdict.Holds), new(day.PlusDays(48), 25, WashVerdict.Holds)],
+                GarmentId = "misprints",
+            },
             0,
             deed
         );
@@ -57,9 +59,11 @@ internal static class DemoTests
                 Scorched: false,
                 Bleeding.Clean,
                 "firm",
-                Note: "",
-                [new(day.PlusDays(20), 12, WashVerdict.Holds)]
-            ),
+                Note: ""
+            )
+            {
+                Washes = [new(day.PlusDays(20), 12, WashVerdict.Holds)],
+            },
             0,
             deed
         );

@@ -39,22 +39,15 @@ internal sealed record PlacementBody(
 )
 {
     public Placement ToCore() =>
-        new(
-            new PlacementId(Id),
-            Place,
-            WidthIn,
-            HeightIn,
-            CoveragePercent,
-            Colours,
-            Gradient,
-            ThinnestLinePt,
-            DesignId,
-            BySize,
-            Own,
-            Stitches: Stitches,
-            OnTopOf: OnTopOf,
-            Finish: Finish
-        );
+        new(new PlacementId(Id), Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt)
+        {
+            DesignId = DesignId,
+            BySize = BySize,
+            Own = Own,
+            Stitches = Stitches,
+            OnTopOf = OnTopOf,
+            Finish = Finish,
+        };
 
     public static PlacementBody From(Placement p) =>
         new(
@@ -101,15 +94,17 @@ internal sealed record LineBody(
             StyleId,
             ColourwayId,
             [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-            [.. Placements.Select(p => p.ToCore())],
-            Mark,
-            Given,
-            Names is { Count: > 0 }
+            [.. Placements.Select(p => p.ToCore())]
+        )
+        {
+            Mark = Mark,
+            Given = Given,
+            Names = Names is { Count: > 0 }
                 ? [.. Names.Select(n => new OwnPiece(n.Size, n.Name.Trim(), Number: n.Number.Trim()))]
                 : null,
-            Theirs,
-            DueDate
-        );
+            Theirs = Theirs,
+            DueDate = DueDate,
+        };
 
     public static LineBody From(AskLine l) =>
         new(

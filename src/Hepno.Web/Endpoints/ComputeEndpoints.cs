@@ -197,13 +197,15 @@ internal static class ComputeEndpoints
                     p.DropFPerMinute,
                     p.AtF
                 )),
-            ],
-            b.Operators,
-            b.RackPlaces,
-            b.Policy,
-            b.FirstPiece,
-            b.MaxInWork
-        );
+            ]
+        )
+        {
+            Operators = b.Operators,
+            RackPlaces = b.RackPlaces,
+            Policy = b.Policy,
+            FirstPiece = b.FirstPiece,
+            MaxInWork = b.MaxInWork,
+        };
         RefusedException.IfAny([
             .. job.Problems(),
             .. Within(job.Chain.Count(), 1, MostSteps, "steps", "steps"),

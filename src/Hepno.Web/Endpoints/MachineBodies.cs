@@ -49,9 +49,11 @@ internal sealed record FilmPrinterBody(
             PrintsPerDay,
             Cure,
             Equipment.ToCore(),
-            Cautions,
-            CureF
-        );
+            Cautions
+        )
+        {
+            CureF = CureF,
+        };
 }
 
 /// <summary>A dye printer with what it takes.</summary>
@@ -181,11 +183,13 @@ internal sealed record StitchMachineBody(
             BackingPerPiece,
             DigitisingPerDesign,
             Equipment.ToCore(),
-            Cautions,
-            AppliqueFilmPerIn2,
-            ReachedShare,
-            ColourChangeSeconds
-        );
+            Cautions
+        )
+        {
+            AppliqueFilmPerIn2 = AppliqueFilmPerIn2,
+            ReachedShare = ReachedShare,
+            ColourChangeSeconds = ColourChangeSeconds,
+        };
 }
 
 /// <summary>A calender with its roll printer.</summary>
@@ -263,14 +267,16 @@ internal sealed record PressBody(
             DropFPerMinute,
             OffsetF,
             Equipment.ToCore(),
-            Cautions,
-            Lowers is { Count: > 0 } lowers
+            Cautions
+        )
+        {
+            Lowers = Lowers is { Count: > 0 } lowers
                 ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))]
                 : null,
-            Maps is { Count: > 0 } maps
+            Maps = Maps is { Count: > 0 } maps
                 ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))]
                 : null,
-            Dials is { Count: > 0 } dials
+            Dials = Dials is { Count: > 0 } dials
                 ?
                 [
                     .. dials.Select(d => new DialReading(
@@ -282,8 +288,8 @@ internal sealed record PressBody(
                     )),
                 ]
                 : null,
-            LoadsBeside,
-            Accessories is { Count: > 0 } accessories
+            LoadsBeside = LoadsBeside,
+            Accessories = Accessories is { Count: > 0 } accessories
                 ?
                 [
                     .. accessories.Select(a => new Accessory(
@@ -297,8 +303,8 @@ internal sealed record PressBody(
                     )),
                 ]
                 : null,
-            ColdBelowF
-        ).Settled();
+            ColdBelowF = ColdBelowF,
+        }.Settled();
 }
 
 /// <summary>A pillow, foam or cover sheet; uses 0 for one nobody counts.</summary>
@@ -374,14 +380,16 @@ internal sealed record RecipeBody(
             Side,
             Source,
             AsOf,
-            Caution,
-            Cover,
-            NeverAgain,
-            PeelWindowSeconds,
-            Parameters is { Count: > 0 } parameters
+            Caution
+        )
+        {
+            Cover = Cover,
+            NeverAgain = NeverAgain,
+            PeelWindowSeconds = PeelWindowSeconds,
+            Parameters = Parameters is { Count: > 0 } parameters
                 ? [.. parameters.Select(p => new RecipeParameter(p.Name.Trim(), p.Source, p.AsOf, p.Note.Trim()))]
-                : null
-        );
+                : null,
+        };
 }
 
 /// <summary>A product tested on a blank.</summary>
@@ -419,13 +427,15 @@ internal sealed record SpotTestBody(
             Scorched,
             Bleeding,
             Feel.Trim(),
-            Note: Note.Trim(),
-            Washes is { Count: > 0 }
+            Note: Note.Trim()
+        )
+        {
+            Washes = Washes is { Count: > 0 }
                 ? [.. Washes.Select(w => new WashResult(w.Day, w.Washes, w.Verdict)).OrderBy(w => w.Washes)]
                 : null,
-            new TestGarmentId(GarmentId),
-            Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : null
-        );
+            GarmentId = new TestGarmentId(GarmentId),
+            Photos = Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : null,
+        };
 }
 
 /// <summary>A photograph that was sent before.</summary>

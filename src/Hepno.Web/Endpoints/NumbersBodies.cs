@@ -192,19 +192,22 @@ internal sealed record FloorBody(
         );
 
     public FloorHabits ToCore() =>
-        new(
-            Policy,
-            FirstPiece,
-            RackPlaces,
-            Measured,
-            ColdPlate,
-            HandsOnOnly,
-            Second,
-            Times is { Count: > 0 } ? [.. Times.Select(t => new StepTime(t.Code, t.Seconds))] : null,
-            Covers is { Count: > 0 } ? [.. Covers.Select(c => new CoverPrice(c.Cover, c.Price, c.Uses))] : null,
-            TestFirst,
-            PrepareBeside
-        );
+        new()
+        {
+            Policy = Policy,
+            FirstPiece = FirstPiece,
+            RackPlaces = RackPlaces,
+            Measured = Measured,
+            ColdPlate = ColdPlate,
+            HandsOnOnly = HandsOnOnly,
+            Second = Second,
+            Times = Times is { Count: > 0 } ? [.. Times.Select(t => new StepTime(t.Code, t.Seconds))] : null,
+            Covers = Covers is { Count: > 0 }
+                ? [.. Covers.Select(c => new CoverPrice(c.Cover, c.Price, c.Uses))]
+                : null,
+            TestFirst = TestFirst,
+            PrepareBeside = PrepareBeside,
+        };
 }
 
 /// <summary>Seconds of one step.</summary>
@@ -314,7 +317,10 @@ internal sealed record FormatBody(
         );
 
     public FigureFormat ToCore() =>
-        new(Sign, SignAfter, DecimalMark, GroupMark, MinorDigits, DayFirst, TwelveHours, Metric, Celsius, Language);
+        new(Sign, SignAfter, DecimalMark, GroupMark, MinorDigits, DayFirst, TwelveHours, Metric, Celsius)
+        {
+            Language = Language,
+        };
 }
 
 /// <summary>Hours of one weekday; null when closed.</summary>

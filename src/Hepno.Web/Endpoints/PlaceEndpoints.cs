@@ -34,19 +34,12 @@ internal sealed record PlaceBody(
     public Place ToCore(string id)
     {
         var seam = Places.Find(Like ?? id);
-        return new(
-            id,
-            Name.Trim(),
-            seam?.Where ?? "",
-            FromSeamIn,
-            HeightIn,
-            Widths,
-            seam?.OpeningIn,
-            FromSeamYouthIn,
-            FromSeamInfantIn,
-            AsideIn
-        )
+        return new(id, Name.Trim(), seam?.Where ?? "", FromSeamIn, HeightIn, Widths)
         {
+            OpeningIn = seam?.OpeningIn,
+            FromSeamYouthIn = FromSeamYouthIn,
+            FromSeamInfantIn = FromSeamInfantIn,
+            AsideIn = AsideIn,
             Like = Like,
             Retired = Retired,
         };

@@ -173,9 +173,11 @@ internal static class RunEndpoints
                     body.Verdict,
                     body.Reason,
                     body.TakesBack,
-                    body.SecondsOnPiece,
-                    body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()
-                ),
+                    body.SecondsOnPiece
+                )
+                {
+                    Laps = body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList(),
+                },
                 shop.Clock.Utc
             );
             return RunReplay.After(c.RunLines, RunStore.Of(connection, id));

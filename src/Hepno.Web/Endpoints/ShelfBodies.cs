@@ -40,10 +40,12 @@ internal sealed record StyleBody(
             LeadDays,
             [.. Colourways.Select(c => new Colourway(new ColourwayId(c.Id), c.Name, c.Hex, c.Class))],
             [.. Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))],
-            Retired,
-            OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
-            Cloth is { } c ? new(c.Thickness, c.Migration, [.. c.Features.Distinct()], c.Origin.Trim()) : null,
-            Buying is { } b
+            Retired
+        )
+        {
+            OnHand = OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
+            Cloth = Cloth is { } c ? new(c.Thickness, c.Migration, [.. c.Features.Distinct()], c.Origin.Trim()) : null,
+            Buying = Buying is { } b
                 ? new(
                     [.. b.Tiers.Select(t => new PriceTier(t.FromPieces, t.FromValue, t.Price))],
                     b.FreeFreightFrom,
@@ -53,8 +55,8 @@ internal sealed record StyleBody(
                     b.CodeUntil,
                     b.ValueAtList
                 )
-                : null
-        );
+                : null,
+        };
 }
 
 /// <summary>What else is known of a style's cloth and make.</summary>
@@ -117,8 +119,10 @@ internal sealed record FilmBody(
                 )),
             ],
             FreightPerOrder,
-            LeadDays,
-            ByLayout is not { } l
+            LeadDays
+        )
+        {
+            ByLayout = ByLayout is not { } l
                 ? null
                 : new(
                     l.GapIn,
@@ -140,9 +144,9 @@ internal sealed record FilmBody(
                         )),
                     ]
                 ),
-            Kind,
-            SoldBelow
-        );
+            Kind = Kind,
+            SoldBelow = SoldBelow,
+        };
 }
 
 /// <summary>A transfer the shop keeps on hand.</summary>
@@ -243,11 +247,13 @@ internal sealed record VinylBody(
             PricePerFoot,
             WeedingMarginIn,
             FreightPerOrder,
-            LeadDays,
-            SharedMargin,
-            Blocks,
-            Finish
-        );
+            LeadDays
+        )
+        {
+            SharedMargin = SharedMargin,
+            Blocks = Blocks,
+            Finish = Finish,
+        };
 }
 
 /// <summary>A price list of screen-printed transfers.</summary>
@@ -362,11 +368,13 @@ internal sealed record OutsidePrinterBody(
             FreightBack,
             LeadDays,
             MostWidthIn,
-            MostHeightIn,
-            RepeatPerScreen,
-            KeepsMonths,
-            Blanks is { Count: > 0 } own ? [.. own.Select(b => new OwnBlank(b.Kind, b.Price))] : null
-        );
+            MostHeightIn
+        )
+        {
+            RepeatPerScreen = RepeatPerScreen,
+            KeepsMonths = KeepsMonths,
+            Blanks = Blanks is { Count: > 0 } own ? [.. own.Select(b => new OwnBlank(b.Kind, b.Price))] : null,
+        };
 }
 
 /// <summary>A blank of its own.</summary>

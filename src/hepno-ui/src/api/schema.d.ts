@@ -3939,15 +3939,13 @@ export interface components {
             /**
              * Format: int32
              * @description How many of them are given: a price break made the larger quantity come to less.
-             * @default 0
              */
             given: number;
             /** @description Names and numbers, a piece each; null when all pieces are alike. */
             names: null | components["schemas"]["OwnPiece"][];
             /**
              * @description True when the customer brings the garments: they cost nothing, none is to spare, and
-             *                 StyleId says which of ours they are like.
-             * @default false
+             *                 its style says which of ours they are like.
              */
             theirs: boolean;
             /**
@@ -4140,6 +4138,7 @@ export interface components {
         };
         /** @description Which template an ask begins from. */
         BeginBody: {
+            /** @description The id of one thing. */
             templateId: string;
         };
         /**
@@ -4159,6 +4158,7 @@ export interface components {
          *         empty corners.
          */
         BroughtLayoutBody: {
+            /** @description The id of one thing. */
             filmId: string;
             on: string;
             text: string;
@@ -4578,7 +4578,6 @@ export interface components {
              * Format: double
              * @description The price a piece at which methods are ranked: the mark, or the least a plain yes that fits
              *                 is sold at; a dearer way is no better for being dearer.
-             * @default 0
              */
             onePrice: number;
             advice: null | components["schemas"]["Advice"];
@@ -4893,6 +4892,7 @@ export interface components {
          *         already.
          */
         CureBody: {
+            /** @description The id of one thing. */
             printerId: string;
             /** @description The id of one thing. */
             stationId: string;
@@ -5176,13 +5176,9 @@ export interface components {
              * Format: double
              * @description Minutes that pass once, whatever the number, before the first can be pressed: prints that
              *                 dry.
-             * @default 0
              */
             waitMinutes: number;
-            /**
-             * @description True where the garment itself is in its price.
-             * @default false
-             */
+            /** @description True where the garment itself is in its price. */
             bringsBlank: boolean;
             onPlaten: null | components["schemas"]["PlatenBox"];
             /**
@@ -5421,6 +5417,7 @@ export interface components {
         /** @description Transfers of the drawer for a print. */
         DrawerBody: {
             key: string;
+            /** @description The id of one thing. */
             keptId: string;
             /** Format: int32 */
             count: number;
@@ -5812,10 +5809,7 @@ export interface components {
             metric: boolean;
             /** @description True for °C first, false for °F first. */
             celsius: boolean;
-            /**
-             * @description Code of the language of day and month names, a key of IReadOnlyDictionary&lt;string, DayNames&gt; DayNames.All.
-             * @default en
-             */
+            /** @description Code of the language of day and month names, a key of IReadOnlyDictionary&lt;string, DayNames&gt; DayNames.All. */
             language: string;
         };
         /**
@@ -5976,7 +5970,6 @@ export interface components {
             /**
              * Format: double
              * @description Heat its powder is cured at, by its sheet, °F.
-             * @default 250
              */
             cureF: number;
         };
@@ -6200,31 +6193,20 @@ export interface components {
         FloorHabits: {
             /** @description One piece at a time, or a stream. */
             policy: components["schemas"]["FloorPolicy"];
-            /**
-             * @description True when the first piece of each print is judged before the others.
-             * @default true
-             */
+            /** @description True when the first piece of each print is judged before the others. */
             firstPiece: boolean;
             /**
              * Format: int32
              * @description Pieces that may cool at once.
-             * @default 8
              */
             rackPlaces: number;
-            /**
-             * @description True when prints are placed by fold-line or ruler, not by eye.
-             * @default false
-             */
+            /** @description True when prints are placed by fold-line or ruler, not by eye. */
             measured: boolean;
-            /**
-             * @description True when cold peels cool on a cold plate.
-             * @default false
-             */
+            /** @description True when cold peels cool on a cold plate. */
             coldPlate: boolean;
             /**
              * @description True when labour is charged for busy hands alone: the owner does other work in short
              *                 waits.
-             * @default false
              */
             handsOnOnly: boolean;
             /** @description Second presses. */
@@ -6233,15 +6215,11 @@ export interface components {
             times: null | components["schemas"]["StepTime"][];
             /** @description What covers cost; null where they are in the sundries. */
             covers: null | components["schemas"]["CoverPrice"][];
-            /**
-             * @description True when an assumed recipe nobody tested waits for a test piece before the run.
-             * @default true
-             */
+            /** @description True when an assumed recipe nobody tested waits for a test piece before the run. */
             testFirst: boolean;
             /**
              * @description True when weeding, trimming and cutting apart are done at the press, while pieces are
              *                 pressed and cool.
-             * @default false
              */
             prepareBeside: boolean;
         };
@@ -6779,7 +6757,6 @@ export interface components {
         };
         /**
          * @description What kind of garment a style is; step standards depend on it.
-         * @default tee
          * @enum {unknown}
          */
         GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
@@ -7216,6 +7193,7 @@ export interface components {
             /** Format: double */
             heightIn: number;
             designId: null | string;
+            /** @description The id of one thing. */
             productId: string;
             /** Format: int32 */
             keep: number;
@@ -8566,6 +8544,7 @@ export interface components {
         };
         /** @description Pieces that lie in the shop. */
         OnHandBody: {
+            /** @description The id of one thing. */
             colourwayId: string;
             size: string;
             /** Format: int32 */
@@ -8823,7 +8802,6 @@ export interface components {
             /**
              * Format: int32
              * @description Months it keeps a screen after it was last used; 0 for not at all.
-             * @default 12
              */
             keepsMonths: number;
             /**
@@ -8899,7 +8877,6 @@ export interface components {
         };
         /**
          * @description What each piece has of its own at a placement.
-         * @default none
          * @enum {unknown}
          */
         OwnText: "none" | "name" | "number" | "name-and-number";
@@ -9207,6 +9184,7 @@ export interface components {
         };
         /** @description One who works in the shop. */
         PersonBody: {
+            /** @description The id of one thing. */
             id: string;
             name: string;
             /** Format: double */
@@ -9339,7 +9317,6 @@ export interface components {
             /**
              * Format: double
              * @description From the garment's middle line to the print's, towards the wearer's left, in.
-             * @default 0
              */
             asideIn: number;
             /** @description The usual place at whose seam it lies; null where it is a usual one itself. */
@@ -9556,10 +9533,7 @@ export interface components {
             thinnestLinePt: number;
             /** @description The artwork its figures were measured on; null where they were typed. */
             designId: null | string;
-            /**
-             * @description True when it is made smaller on sizes that do not take it as large as asked.
-             * @default false
-             */
+            /** @description True when it is made smaller on sizes that do not take it as large as asked. */
             bySize: boolean;
             /**
              * @description What each piece has of its own there instead of the same artwork on all; its box is then as large
@@ -9878,7 +9852,6 @@ export interface components {
             /**
              * @description True when the next piece is laid on a second lower platen, a shuttle or a stand
              *                 meanwhile.
-             * @default false
              */
             loadsBeside: boolean;
             /** @description Its pillows, foams and cover sheets; null for none. */
@@ -9886,7 +9859,6 @@ export interface components {
             /**
              * Format: double
              * @description A point of its platen further below the mean than this is a cold spot, °F.
-             * @default 10
              */
             coldBelowF: number;
         };
@@ -10068,10 +10040,7 @@ export interface components {
              * @description Pieces in it.
              */
             pieces: number;
-            /**
-             * @description Whose hands.
-             * @default
-             */
+            /** @description Whose hands. */
             personId: string;
             /**
              * Format: date-time
@@ -10624,25 +10593,15 @@ export interface components {
             grid: null | components["schemas"]["SheetGrid"];
             for: null | components["schemas"]["SizedPrint"];
             laid: null | components["schemas"]["LaidPurchase"];
-            /**
-             * @description For one colour of vinyl: the colour as measured; else empty.
-             * @default
-             */
+            /** @description For one colour of vinyl: the colour as measured; else empty. */
             hex: string;
-            /**
-             * @description Why it is cut as it is; may be empty.
-             * @default
-             */
+            /** @description Why it is cut as it is; may be empty. */
             note: string;
-            /**
-             * @description For vinyl: of which roll on the Shelf; else empty.
-             * @default
-             */
+            /** @description For vinyl: of which roll on the Shelf; else empty. */
             materialId: string;
             /**
              * Format: int32
              * @description For vinyl: which of the print's colours, from 0.
-             * @default 0
              */
             layer: number;
             /** @description For work sent out: its price breaks, by pieces; else null. */
@@ -10942,10 +10901,7 @@ export interface components {
             caution: string;
             /** @description What lies on it at the first press. */
             cover: components["schemas"]["Cover"];
-            /**
-             * @description True when the product forbids a second press.
-             * @default false
-             */
+            /** @description True when the product forbids a second press. */
             neverAgain: boolean;
             /**
              * Format: double
@@ -10958,6 +10914,7 @@ export interface components {
         };
         /** @description A recipe. */
         RecipeBody: {
+            /** @description The id of one thing. */
             productId: string;
             revision: string;
             fabric: components["schemas"]["RecipeFabric"];
@@ -11113,6 +11070,7 @@ export interface components {
         };
         /** @description A piece of vinyl that was left over. */
         RemnantBody: {
+            /** @description The id of one thing. */
             vinylId: string;
             colour: string;
             /** Format: double */
@@ -11132,10 +11090,12 @@ export interface components {
             placementId: string;
             /** Format: int32 */
             layer: number;
+            /** @description The id of one thing. */
             remnantId: string;
         };
         /** @description A piece of vinyl that an order uses. */
         RemnantUseView: {
+            /** @description The id of one thing. */
             remnantId: string;
             order: string;
         };
@@ -11915,6 +11875,7 @@ export interface components {
          *         in one another's empty corners.
          */
         SettleBody: {
+            /** @description The id of one thing. */
             filmId: string;
             on: string;
             copies: components["schemas"]["LaidCopyBody"][];
@@ -12290,19 +12251,18 @@ export interface components {
             note: string;
             /** @description What washes showed, oldest first; null while none. */
             washes: null | components["schemas"]["WashResult"][];
-            /**
-             * @description The test garment it took; empty for a scrap.
-             * @default
-             */
+            /** @description The test garment it took; empty for a scrap. */
             garmentId: string;
             /** @description Photographs; null while none. */
             photos: null | components["schemas"]["TestPhoto"][];
         };
         /** @description A product tested on a blank. */
         SpotTestBody: {
+            /** @description The id of one thing. */
             productId: string;
             /** @description The id of one thing. */
             styleId: string;
+            /** @description The id of one thing. */
             colourwayId: string;
             /** Format: double */
             temperatureF: number;
@@ -12509,13 +12469,11 @@ export interface components {
              * Format: double
              * @description Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners
              *                 (assumed four fifths).
-             * @default 0.8
              */
             reachedShare: number;
             /**
              * Format: double
              * @description A change of thread colour, s (assumed 8).
-             * @default 8
              */
             colourChangeSeconds: number;
         };
@@ -12830,6 +12788,7 @@ export interface components {
         };
         /** @description How many of a test garment are left. */
         TestGarmentLeft: {
+            /** @description The id of one thing. */
             id: string;
             /** Format: int32 */
             left: number;
@@ -13009,7 +12968,6 @@ export interface components {
         };
         /**
          * @description What kind of full-colour transfer a list prices.
-         * @default film
          * @enum {unknown}
          */
         TransferKind: "film" | "digital";
@@ -13090,7 +13048,6 @@ export interface components {
             /**
              * @description True where fewer than the first break of a size, a roll or a sheet are sold, at its price;
              *                 false where that many is the least one buys.
-             * @default false
              */
             soldBelow: boolean;
         };
@@ -13536,22 +13493,15 @@ export interface components {
              * @description Working days from order to arrival.
              */
             leadDays: number;
-            /**
-             * @description True when neighbours share one weeding margin instead of standing two apart.
-             * @default false
-             */
+            /** @description True when neighbours share one weeding margin instead of standing two apart. */
             sharedMargin: boolean;
-            /**
-             * @description True when its maker says that it keeps a cloth's own dye back.
-             * @default false
-             */
+            /** @description True when its maker says that it keeps a cloth's own dye back. */
             blocks: boolean;
             /** @description How it looks: a plain ask never gets a special one because it is cheap. */
             finish: components["schemas"]["VinylFinish"];
         };
         /**
          * @description How a vinyl looks and feels, beside its colour.
-         * @default plain
          * @enum {unknown}
          */
         VinylFinish: "plain" | "stretch" | "flock" | "glitter" | "puff" | "reflective" | "metallic" | "glowing";
