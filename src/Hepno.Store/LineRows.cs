@@ -107,7 +107,6 @@ internal sealed class LineRows
                 {
                     Mark = r.MoneyOrNull("mark_micros"),
                     Given = r.Int("given"),
-                    Names = null,
                     Theirs = r.Flag("theirs"),
                     DueDate = r.DayOrNull("due_date"),
                 },
@@ -177,7 +176,7 @@ internal sealed class LineRows
             o.Id,
             OfLines(lines, l => l.Placements.SelectMany(p => (p.Cuts?.Colours ?? []).Select(c => (p.Id, c))))
         );
-        Names.Write(connection, o.Id, OfLines(lines, l => l.Names ?? []));
+        Names.Write(connection, o.Id, OfLines(lines, l => l.Names));
     }
 
     private static List<OfLine<T>> OfLines<T>(IReadOnlyList<AskLine> lines, Func<AskLine, IEnumerable<T>> of) =>
@@ -190,7 +189,7 @@ internal sealed class LineRows
         {
             Sizes = [.. sizes[(orderId, line.Id)].Select(s => s.Value)],
             Placements = [.. placements[(orderId, line.Id)].Select(p => Whole(orderId, line.Id, p.Value))],
-            Names = own.Count > 0 ? own : null,
+            Names = own,
         };
     }
 

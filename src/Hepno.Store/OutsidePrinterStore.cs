@@ -38,7 +38,7 @@ internal static class OutsidePrinterStore
                 {
                     RepeatPerScreen = r.MoneyOrNull("repeat_micros"),
                     KeepsMonths = r.Int("keeps_months"),
-                    Blanks = blanks[r.Text("id")].ToList() is { Count: > 0 } own ? own : null,
+                    Blanks = [.. blanks[r.Text("id")]],
                 },
                 r.Long("version")
             ),
@@ -102,7 +102,7 @@ internal static class OutsidePrinterStore
             [.. p.Prices.SelectMany(c => c.Breaks.Select(b => (c.Colours, Break: b)))],
             x => [("screens", x.Colours), ("from_count", x.Break.From), ("price_micros", x.Break.Price)]
         );
-        connection.Replace("outside_blank", "printer_id", p.Id, p.Blanks ?? [], b =>
+        connection.Replace("outside_blank", "printer_id", p.Id, p.Blanks, b =>
             [("kind", b.Kind), ("price_micros", b.Price)]
         );
     }

@@ -33,11 +33,11 @@ internal static class PressStore
                     r.Text("cautions")
                 )
                 {
-                    Lowers = lowers[r.Text("id")].Any() ? [.. lowers[r.Text("id")]] : null,
-                    Maps = maps[r.Text("id")].Any() ? [.. maps[r.Text("id")]] : null,
-                    Dials = dials[r.Text("id")].Any() ? [.. dials[r.Text("id")]] : null,
+                    Lowers = [.. lowers[r.Text("id")]],
+                    Maps = [.. maps[r.Text("id")]],
+                    Dials = [.. dials[r.Text("id")]],
                     LoadsBeside = r.Flag("loads_beside"),
-                    Accessories = accessories[r.Text("id")].Any() ? [.. accessories[r.Text("id")]] : null,
+                    Accessories = [.. accessories[r.Text("id")]],
                     ColdBelowF = r.Real("cold_below_f"),
                 },
                 r.Long("version")
@@ -140,7 +140,7 @@ internal static class PressStore
                 ("cold_below_f", p.ColdBelowF),
             ]
         );
-        connection.Replace("press_map", "press_id", p.Id, p.Maps ?? [], m =>
+        connection.Replace("press_map", "press_id", p.Id, p.Maps, m =>
             [
                 ("day", m.Day),
                 ("set_f", m.SetPointF),
@@ -149,7 +149,7 @@ internal static class PressStore
                 ("by_whom", m.By),
             ]
         );
-        connection.Replace("press_dial", "press_id", p.Id, p.Dials ?? [], d =>
+        connection.Replace("press_dial", "press_id", p.Id, p.Dials, d =>
             [
                 ("pressure", d.Pressure),
                 ("thickness", d.Thickness),
@@ -158,7 +158,7 @@ internal static class PressStore
                 ("pillow", d.Pillow),
             ]
         );
-        connection.Replace("press_accessory", "press_id", p.Id, p.Accessories ?? [], a =>
+        connection.Replace("press_accessory", "press_id", p.Id, p.Accessories, a =>
             [
                 ("name", a.Name),
                 ("kind", a.Kind),
@@ -169,7 +169,7 @@ internal static class PressStore
                 ("since", a.Since),
             ]
         );
-        connection.Replace("press_lower", "press_id", p.Id, p.Lowers ?? [], l =>
+        connection.Replace("press_lower", "press_id", p.Id, p.Lowers, l =>
             [("name", l.Name), ("width_in", l.WidthIn), ("height_in", l.HeightIn)]
         );
     }

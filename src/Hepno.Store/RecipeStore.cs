@@ -36,7 +36,7 @@ internal static class RecipeStore
                     Cover = r.Word<Cover>("cover"),
                     NeverAgain = r.Flag("never_again"),
                     PeelWindowSeconds = r.RealOrNull("peel_window_seconds"),
-                    Parameters = parameters[r.Text("id")].Any() ? [.. parameters[r.Text("id")]] : null,
+                    Parameters = [.. parameters[r.Text("id")]],
                 },
                 r.Long("version")
             ),
@@ -88,7 +88,7 @@ internal static class RecipeStore
             ("never_again", r.NeverAgain),
             ("peel_window_seconds", r.PeelWindowSeconds)
         );
-        connection.Replace("recipe_parameter", "recipe_id", r.Id, r.Parameters ?? [], p =>
+        connection.Replace("recipe_parameter", "recipe_id", r.Id, r.Parameters, p =>
             [("parameter", p.Name), ("source", p.Source), ("as_of", p.AsOf), ("note", p.Note)]
         );
     }

@@ -35,7 +35,7 @@ public static class RunStore
             ) > 0;
         if (added)
         {
-            foreach (var (lap, position) in (e.Laps ?? []).Select((l, i) => (l, i)))
+            foreach (var (lap, position) in e.Laps.Select((l, i) => (l, i)))
             {
                 connection.Put(
                     "run_lap",
@@ -175,6 +175,6 @@ public static class RunStore
             r.Real("seconds")
         )
         {
-            Laps = laps.Contains(r.Text("event_id")) ? [.. laps[r.Text("event_id")]] : null,
+            Laps = [.. laps[r.Text("event_id")]],
         };
 }

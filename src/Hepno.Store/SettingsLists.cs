@@ -38,8 +38,8 @@ internal sealed record SettingsLists(
             n.Rates.FixedCosts,
             n.Rates.Spoilage,
             n.Packing.Packagings,
-            n.Floor.Habits.Times ?? [],
-            n.Floor.Habits.Covers ?? []
+            n.Floor.Habits.Times,
+            n.Floor.Habits.Covers
         );
 
     public static SettingsLists Read(SqliteConnection c) =>

@@ -32,9 +32,9 @@ internal static class SpotTestStore
                     Note: r.Text("note")
                 )
                 {
-                    Washes = washes[r.Text("id")].Any() ? [.. washes[r.Text("id")]] : null,
+                    Washes = [.. washes[r.Text("id")]],
                     GarmentId = r.Id<TestGarmentId>("garment_id"),
-                    Photos = photos[r.Text("id")].Any() ? [.. photos[r.Text("id")]] : null,
+                    Photos = [.. photos[r.Text("id")]],
                 },
                 r.Long("version")
             ),
@@ -92,10 +92,10 @@ internal static class SpotTestStore
             ("note", t.Note),
             ("garment_id", t.GarmentId)
         );
-        connection.Replace("spot_test_photo", "spot_test_id", t.Id, t.Photos ?? [], p =>
+        connection.Replace("spot_test_photo", "spot_test_id", t.Id, t.Photos, p =>
             [("photo_id", p.Id), ("hash", p.Hash), ("washes", p.Washes)]
         );
-        connection.Replace("spot_test_wash", "spot_test_id", t.Id, t.Washes ?? [], w =>
+        connection.Replace("spot_test_wash", "spot_test_id", t.Id, t.Washes, w =>
             [("day", w.Day), ("washes", w.Washes), ("verdict", w.Verdict)]
         );
     }

@@ -37,7 +37,7 @@ public static class StyleStore
                         r.Flag("retired")
                     )
                     {
-                        OnHand = lying[of].Any() ? [.. lying[of]] : null,
+                        OnHand = [.. lying[of]],
                         Cloth = ClothOf(r),
                         Buying = r.Flag("buys")
                             ? new Buying(
@@ -164,7 +164,7 @@ public static class StyleStore
         connection.Replace("style_size", "style_id", s.Id, s.Sizes, z =>
             [("name", z.Name), ("surcharge_micros", z.Surcharge)]
         );
-        connection.Replace("style_on_hand", "style_id", s.Id, s.OnHand ?? [], o =>
+        connection.Replace("style_on_hand", "style_id", s.Id, s.OnHand, o =>
             [("colourway_id", o.ColourwayId), ("size", o.Size), ("pieces", o.Pieces)]
         );
     }

@@ -16,7 +16,7 @@ public class OwnPieceTests
     private static readonly string[] Sizes = ["18M", "3T", "YS", "YL", "S", "M", "L", "XL", "2XL", "4XL", "One size"];
 
     private static AskLine Line(IReadOnlyList<OwnPiece>? names, params Placement[] placements) =>
-        new("1", "tee", "black", [new("M", 2), new("2XL", 1)], placements) { Names = names };
+        new("1", "tee", "black", [new("M", 2), new("2XL", 1)], placements) { Names = names ?? [] };
 
     [Theory]
     [InlineData("NB", SizeGroup.Infant)]
@@ -162,7 +162,7 @@ public class OwnPieceTests
     public void Names_are_one_print_each_without_spares_with_their_own_minutes_and_never_on_a_screen()
     {
         IReadOnlyList<OwnPiece> names = [new("M", "FENNER", "7"), new("M", "ASH", "11"), new("2XL", "OAKES", "12")];
-        var ask = MethodTests.Ask(3, Own) with { Sizes = [new("M", 2), new("2XL", 1)], Names = names };
+        var ask = MethodTests.Ask(3, Own) with { Sizes = [new("M", 2), new("2XL", 1)], Names = names ?? [] };
         var film = new DtfBought().Answer(ask, MethodTests.Book).Decorations[0];
         Assert.Equal(3, film.Bought);
         // the widest: 12 at 0.72 of 6.75 in is 9.72, FENNER at 0.72 of 2.25 in is 9.72 too
@@ -243,7 +243,7 @@ public class OwnPieceTests
     {
         IReadOnlyList<OwnPiece> names = [new("2XL", "C", "3"), new("M", "A", "1"), new("M", "B", "2")];
         var run = RunReplay.After(
-            [new("1", [new("M", 2), new("2XL", 1)], 1, names), new("2", [new("M", 1)], 1)],
+            [new("1", [new("M", 2), new("2XL", 1)], 1) { Names = names }, new("2", [new("M", 1)], 1)],
             [new("e1", "d", 1, 1, 1, "M", RunVerdict.Spoiled, "crooked", null, 5)]
         );
         Assert.Equal(["A 1", "B 2", "C 3", ""], run.Pieces.Select(p => p.Says));

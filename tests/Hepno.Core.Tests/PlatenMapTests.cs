@@ -82,7 +82,7 @@ public class PlatenMapTests
         Assert.Equal(
             cold ? "even" : press.Id,
             PressPlanner
-                .Plan([work], Floor(press, press with { Id = "even", Maps = null, WarmUpMinutes = 60 }))[0]
+                .Plan([work], Floor(press, press with { Id = "even", Maps = [], WarmUpMinutes = 60 }))[0]
                 .PressId
         );
         var book = MethodTests.Book with { Presses = [press] };
@@ -350,8 +350,8 @@ public class PaperPullTests
         var press = Pull(PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff).Noted(MethodTests.Gannet);
         Assert.Equal(4.5, press.DialFor("medium", Blanks.Thickness.Thin, null));
         press = (Pull(PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff) with { Dial = 5 }).Noted(press);
-        Assert.Equal(5, Assert.Single(press.Dials!).Dial);
+        Assert.Equal(5, Assert.Single(press.Dials).Dial);
         press = (Pull(PullFeel.Holds, PullFeel.Holds, PullFeel.Holds, PullFeel.Holds) with { Dial = 6 }).Noted(press);
-        Assert.Equal(2, press.Dials!.Count);
+        Assert.Equal(2, press.Dials.Count);
     }
 }

@@ -38,14 +38,16 @@ internal static class DocumentForm
             var members = of
                 .Properties.Where(p => p.Get is not null && p.Set is not null || IsParameter(of, p))
                 .OrderBy(p => p.Name, StringComparer.Ordinal)
-                .Select(p =>
-                    $"{p.Name}{(p.IsGetNullable || Nullable.GetUnderlyingType(p.PropertyType) is not null ? "?" : "")} "
-                    + $"{Kind(p.PropertyType, $"{way}.{p.Name}")}"
-                );
+                .Select(p => $"{p.Name}{(MayBeLeftOut(p) ? "?" : "")} " + $"{Kind(p.PropertyType, $"{way}.{p.Name}")}");
             lines.Add($"{way}: {string.Join(", ", members)}");
         }
         return lines;
     }
+
+    private static bool MayBeLeftOut(JsonPropertyInfo property) =>
+        property.IsGetNullable
+        || property.ShouldSerialize is not null
+        || Nullable.GetUnderlyingType(property.PropertyType) is not null;
 
     private static bool IsParameter(JsonTypeInfo of, JsonPropertyInfo property) =>
         of

@@ -86,7 +86,7 @@ public sealed class ShelfTests : IDisposable
                 Sizes = [new("XS", 0.000001m)],
                 Colourways = [],
                 Retired = true,
-                OnHand = null,
+                OnHand = [],
             }
         );
         var film = new TransferPriceList(

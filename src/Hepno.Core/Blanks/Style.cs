@@ -142,8 +142,8 @@ public sealed record Style(
     bool Retired
 )
 {
-    /// <summary>Pieces that lie in the shop; null for none.</summary>
-    public IReadOnlyList<OnHand>? OnHand { get; init; }
+    /// <summary>Pieces that lie in the shop.</summary>
+    public IReadOnlyList<OnHand> OnHand { get; init; } = [];
 
     /// <summary>What else is known of its cloth; null for nothing.</summary>
     public Cloth? Cloth { get; init; }
@@ -279,7 +279,7 @@ public sealed record Style(
     private IEnumerable<Problem> OfStockAndColours()
     {
         foreach (
-            var lies in (OnHand ?? []).Where(o =>
+            var lies in OnHand.Where(o =>
                 o.Pieces is < 1 or > 100_000
                 || Sizes.All(s => s.Name != o.Size)
                 || Colourways.All(c => c.Id != o.ColourwayId)
@@ -306,7 +306,7 @@ public sealed record Style(
 
     /// <summary>Pieces of a colour and size that lie in the shop.</summary>
     public int OnHandOf(ColourwayId colourwayId, string size) =>
-        (OnHand ?? []).Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
+        OnHand.Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
 
     private static bool IsHex(string value) =>
         value.Length == 7 && value[0] == '#' && value.Skip(1).All(char.IsAsciiHexDigit);

@@ -231,7 +231,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                     {
                         SetUpPerScreen = x.SetUpPerScreen * sent,
                         RepeatPerScreen = x.RepeatPerScreen * sent,
-                        Blanks = x.Blanks?.Select(b => b with { Price = b.Price * sent }).ToList(),
+                        Blanks = x.Blanks.Select(b => b with { Price = b.Price * sent }).ToList(),
                         Prices = Dearer(x.Prices, sent),
                         FreightThere = x.FreightThere * sent,
                         FreightBack = x.FreightBack * sent,

@@ -187,9 +187,7 @@ public static class ShopLearning
     private static IEnumerable<LearnedPart> Steps(LineRecorded l) =>
         Standing(l.Events)
             .Where(e =>
-                e.Verdict == RunVerdict.Good
-                && e.Laps?.Any(x => x.Step == StepLap.Press) == true
-                && e.Pass <= l.Laps.Count
+                e.Verdict == RunVerdict.Good && e.Laps.Any(x => x.Step == StepLap.Press) && e.Pass <= l.Laps.Count
             )
             .SelectMany(e =>
                 l.Laps[e.Pass - 1]
@@ -199,7 +197,7 @@ public static class ShopLearning
                             l.Methods[e.Pass - 1],
                             standard.Key,
                             standard.Value,
-                            e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)
+                            e.Laps.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)
                         )
                     )
             );

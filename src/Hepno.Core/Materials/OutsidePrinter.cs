@@ -41,13 +41,13 @@ public sealed record OutsidePrinter(
     /// <summary>Months it keeps a screen after it was last used; 0 for not at all.</summary>
     public int KeepsMonths { get; init; } = 12;
 
-    /// <summary>Garments of its own that it prints on instead of the shop's, each with its price; null where it
+    /// <summary>Garments of its own that it prints on instead of the shop's, each with its price; none where it
     /// prints on the shop's.</summary>
-    public IReadOnlyList<OwnBlank>? Blanks { get; init; }
+    public IReadOnlyList<OwnBlank> Blanks { get; init; } = [];
 
     /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that
     /// kind.</summary>
-    public decimal? BlankOf(GarmentKind kind) => Blanks?.FirstOrDefault(b => b.Kind == kind)?.Price;
+    public decimal? BlankOf(GarmentKind kind) => Blanks.FirstOrDefault(b => b.Kind == kind)?.Price;
 
     /// <summary>True where it prints on garments of its own.</summary>
     public bool HasOwnBlanks() => Blanks is { Count: > 0 };
@@ -85,7 +85,7 @@ public sealed record OutsidePrinter(
                             )
                         )
             ),
-            .. (Blanks ?? [])
+            .. Blanks
                 .Where(b => b.Price <= 0)
                 .Select(b => new Problem(
                     "price",
@@ -93,7 +93,7 @@ public sealed record OutsidePrinter(
                     Where: "blanks",
                     "Type what a blank of its own costs."
                 )),
-            .. (Blanks ?? [])
+            .. Blanks
                 .GroupBy(b => b.Kind)
                 .Where(g => g.Count() > 1)
                 .Select(g => new Problem(

@@ -187,7 +187,7 @@ public sealed class ScreenOut : IDecorationMethod
                 "not-listed",
                 VerdictKind.No,
                 $"{printer.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)} of its own",
-                WouldWork: $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer "
+                WouldWork: $"{string.Join(", ", printer.Blanks.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer "
                     + "that takes ours"
             );
         }

@@ -164,7 +164,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         if (
             ask.Style.Kind == GarmentKind.Socks
-            && !book.PressesFor(ask.Style.Kind).Any(p => (p.Accessories ?? []).Any(a => a.Kind == AccessoryKind.Jig))
+            && !book.PressesFor(ask.Style.Kind).Any(p => p.Accessories.Any(a => a.Kind == AccessoryKind.Jig))
         )
         {
             yield return new(

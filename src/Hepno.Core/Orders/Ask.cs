@@ -55,8 +55,8 @@ public sealed record AskLine(
     /// <summary>How many of them are given: a price break made the larger quantity come to less.</summary>
     public int Given { get; init; }
 
-    /// <summary>Names and numbers, a piece each; null when all pieces are alike.</summary>
-    public IReadOnlyList<OwnPiece>? Names { get; init; }
+    /// <summary>Names and numbers, a piece each; none when all pieces are alike.</summary>
+    public IReadOnlyList<OwnPiece> Names { get; init; } = [];
 
     /// <summary>True when the customer brings the garments: they cost nothing, none is to spare, and
     /// its style says which of ours they are like.</summary>

@@ -20,7 +20,7 @@ public sealed record AskTemplate(TemplateId Id, string Name, IReadOnlyList<AskLi
                     {
                         Mark = null,
                         Given = 0,
-                        Names = null,
+                        Names = [],
                         DueDate = null,
                         Placements = [.. l.Placements],
                     }

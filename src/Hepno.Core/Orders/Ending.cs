@@ -154,7 +154,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
         string.IsNullOrEmpty(order.Ask.Note)
         && order.Facts.Attached.Count == 0
         && order.Ask.Lines.All(l =>
-            l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && (l.Names ?? []).Count == 0
+            l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && l.Names.Count == 0
         );
 }
 

@@ -78,7 +78,7 @@ public static class OwnPieces
     /// <param name="where">Where it stands in the ask, for the problem's field: "lines[0]".</param>
     public static IEnumerable<Problem> Blocks(AskLine line, string where)
     {
-        var names = line.Names ?? [];
+        var names = line.Names;
         var own = line.Placements.Where(p => p.Own != OwnText.None).ToList();
         if (names.Count == 0)
         {
@@ -140,7 +140,7 @@ public static class OwnPieces
     /// blocked by it.</summary>
     public static IReadOnlyList<string> Notices(AskLine line)
     {
-        var names = line.Names ?? [];
+        var names = line.Names;
         var said = names
             .GroupBy(n => (n.Name.ToUpperInvariant(), n.Number))
             .Where(g => g.Count() > 1)

@@ -47,11 +47,11 @@ public sealed record FloorHabits
     /// <summary>Second presses.</summary>
     public SecondHabit Second { get; init; } = SecondHabit.AsRecipe;
 
-    /// <summary>Step times of the shop's own; null for the starting ones.</summary>
-    public IReadOnlyList<StepTime>? Times { get; init; }
+    /// <summary>Step times of the shop's own; the starting ones hold for the others.</summary>
+    public IReadOnlyList<StepTime> Times { get; init; } = [];
 
-    /// <summary>What covers cost; null where they are in the sundries.</summary>
-    public IReadOnlyList<CoverPrice>? Covers { get; init; }
+    /// <summary>What covers cost; those not named are in the sundries.</summary>
+    public IReadOnlyList<CoverPrice> Covers { get; init; } = [];
 
     /// <summary>True when an assumed recipe nobody tested waits for a test piece before the run.</summary>
     public bool TestFirst { get; init; } = true;
@@ -95,7 +95,7 @@ public sealed record FloorHabits
         List<Figure> parts = [];
         foreach (var (cover, when) in used)
         {
-            if (cover != Cover.None && Covers?.FirstOrDefault(c => c.Cover == cover) is { } price)
+            if (cover != Cover.None && Covers.FirstOrDefault(c => c.Cover == cover) is { } price)
             {
                 parts.Add(
                     Figure.Of(
@@ -124,7 +124,7 @@ public sealed record FloorHabits
                 "8 is usual for one rack."
             );
         }
-        foreach (var (time, i) in (Times ?? []).Select((t, i) => (t, i)))
+        foreach (var (time, i) in Times.Select((t, i) => (t, i)))
         {
             if (KnownStep.All.All(k => k.Code != time.Code))
             {
@@ -146,7 +146,7 @@ public sealed record FloorHabits
             }
         }
         foreach (
-            var (cover, i) in (Covers ?? [])
+            var (cover, i) in Covers
                 .Select((c, i) => (c, i))
                 .Where(x => x.c.Price is < 0 or > 10_000 || x.c.Uses is < 1 or > 100_000 || x.c.Cover == Cover.None)
         )

@@ -15,7 +15,7 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Seconds of one step.</summary>
     /// <param name="code">One of <see cref="KnownStep.All"/>.</param>
     public double this[string code] =>
-        habits.Times?.FirstOrDefault(t => t.Code == code)?.Seconds ?? KnownStep.ByCode[code].Seconds;
+        habits.Times.FirstOrDefault(t => t.Code == code)?.Seconds ?? KnownStep.ByCode[code].Seconds;
 
     /// <summary>Pull the garment onto the platen.</summary>
     public double Thread(GarmentKind kind) =>

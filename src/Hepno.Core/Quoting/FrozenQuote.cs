@@ -82,7 +82,7 @@ public sealed record FrozenQuote(
     private AskInHand Alone(FrozenLine line) =>
         new(line.Style, line.Colourway, AskOf(line).Sizes, AskOf(line).Placements, Ask.Channel)
         {
-            Names = AskOf(line).Names ?? [],
+            Names = AskOf(line).Names,
             BuyBy = ValidUntil,
             Theirs = AskOf(line).Theirs,
         };

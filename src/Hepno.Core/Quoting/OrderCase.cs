@@ -34,12 +34,10 @@ public sealed record OrderCase(
             ? []
             :
             [
-                .. Frozen.Lines.Select(l => new RunLine(
-                    l.LineId,
-                    Frozen.AskOf(l).Sizes,
-                    l.Band.Decorations.Count,
-                    Frozen.AskOf(l).Names
-                )),
+                .. Frozen.Lines.Select(l => new RunLine(l.LineId, Frozen.AskOf(l).Sizes, l.Band.Decorations.Count)
+                {
+                    Names = Frozen.AskOf(l).Names,
+                }),
             ];
 
     /// <summary>Pieces and garments: "36 navy tees", "36 navy tees and 2 lines more".</summary>

@@ -106,8 +106,8 @@ public static class PillowChoice
     public static Accessory? For(Press press, Style style, string seam, double widthIn, double heightIn) =>
         Why(style, seam).Length == 0
             ? null
-            : (press.Accessories ?? [])
-                .Where(a =>
+            : press
+                .Accessories.Where(a =>
                     a.Lifts()
                     && (
                         (a.WidthIn >= widthIn && a.HeightIn >= heightIn)

@@ -93,7 +93,7 @@ public sealed record PaperPull(
     public Press Noted(Press press)
     {
         var reading = new DialReading(Word()!, Thickness, Lower, Dial, Pillow);
-        return press with { Dials = [.. (press.Dials ?? []).Where(d => d with { Dial = Dial } != reading), reading] };
+        return press with { Dials = [.. press.Dials.Where(d => d with { Dial = Dial } != reading), reading] };
     }
 
     private static string Said(PullFeel feel) =>

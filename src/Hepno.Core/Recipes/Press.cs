@@ -33,22 +33,22 @@ public sealed record Press(
     string Cautions
 )
 {
-    /// <summary>Lower platens it takes besides its own; null for none.</summary>
-    public IReadOnlyList<LowerPlaten>? Lowers { get; init; }
+    /// <summary>Lower platens it takes besides its own.</summary>
+    public IReadOnlyList<LowerPlaten> Lowers { get; init; } = [];
 
-    /// <summary>Its platen as it was measured, oldest first; null while it never was.</summary>
-    public IReadOnlyList<PlatenMap>? Maps { get; init; }
+    /// <summary>Its platen as it was measured, oldest first.</summary>
+    public IReadOnlyList<PlatenMap> Maps { get; init; } = [];
 
-    /// <summary>What its dial says for each pressure, thickness and lower platen; null while nothing was
+    /// <summary>What its dial says for each pressure, thickness and lower platen; none while nothing was
     /// noted.</summary>
-    public IReadOnlyList<DialReading>? Dials { get; init; }
+    public IReadOnlyList<DialReading> Dials { get; init; } = [];
 
     /// <summary>True when the next piece is laid on a second lower platen, a shuttle or a stand
     /// meanwhile.</summary>
     public bool LoadsBeside { get; init; }
 
-    /// <summary>Its pillows, foams and cover sheets; null for none.</summary>
-    public IReadOnlyList<Accessory>? Accessories { get; init; }
+    /// <summary>Its pillows, foams and cover sheets.</summary>
+    public IReadOnlyList<Accessory> Accessories { get; init; } = [];
 
     /// <summary>A point of its platen further below the mean than this is a cold spot, °F.</summary>
     public double ColdBelowF { get; init; } = PlatenMap.ColdBelowF;
@@ -130,16 +130,16 @@ public sealed record Press(
     public LowerPlaten? LowerFor(double widthIn, double heightIn, double? openingIn) =>
         openingIn is not { } opening
             ? null
-            : (Lowers ?? [])
+            : Lowers
                 .Where(l => l.WidthIn <= opening && l.WidthIn >= widthIn && l.HeightIn >= heightIn)
                 .MinBy(l => l.WidthIn * l.HeightIn);
 
     /// <summary>The press with another map.</summary>
-    public Press Measured(PlatenMap map) => (this with { Maps = [.. Maps ?? [], map] }).Settled();
+    public Press Measured(PlatenMap map) => (this with { Maps = [.. Maps, map] }).Settled();
 
     /// <summary>The press with the offset its newest sound map says, so that the two never differ.</summary>
     public Press Settled() =>
-        (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
+        Maps.LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
             ? this with
             {
                 OffsetF = map.OffsetF(),
@@ -147,16 +147,14 @@ public sealed record Press(
             : this;
 
     /// <summary>The newest map that says something of a recipe's heat, or null.</summary>
-    public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
+    public PlatenMap? MapFor(double recipeF) => Maps.LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
 
     /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold
     /// spot; null for never.</summary>
     public LocalDate? LastGoodCheck() =>
-        (Maps ?? [])
-            .LastOrDefault(m =>
-                !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0
-            )
-            ?.Day;
+        Maps.LastOrDefault(m =>
+            !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0
+        )?.Day;
 
     /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null
     /// when it is not yet tested there.</summary>
@@ -175,7 +173,7 @@ public sealed record Press(
     /// <param name="heightIn">Height of the print, in.</param>
     public IReadOnlyList<int> ColdUnder(double widthIn, double heightIn)
     {
-        var cold = (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
+        var cold = Maps.LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
             ? map.ColdSpots(ColdBelowF)
             : [];
         if (cold.Count == 0)
@@ -207,7 +205,7 @@ public sealed record Press(
     /// <param name="lower">The lower platen, or null for the press's own.</param>
     /// <param name="pillow">What lies under the print, or null for nothing.</param>
     public double? DialFor(string pressure, Thickness thickness, LowerPlaten? lower, Accessory? pillow = null) =>
-        (Dials ?? [])
+        Dials
             .FirstOrDefault(d =>
                 d.Pressure == pressure
                 && d.Thickness == thickness
@@ -233,7 +231,7 @@ public sealed record Press(
             .. LowerProblems(),
             .. DialProblems(),
             .. AccessoryProblems(),
-            .. (Maps ?? []).SelectMany((m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })),
+            .. Maps.SelectMany((m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })),
             .. Equipment.Problems(),
         ];
 
@@ -297,9 +295,9 @@ public sealed record Press(
 
     private IEnumerable<Problem> LowerProblems()
     {
-        foreach (var (lower, i) in (Lowers ?? []).Select((l, i) => (l, i)))
+        foreach (var (lower, i) in Lowers.Select((l, i) => (l, i)))
         {
-            if (lower.Name.Trim().Length is 0 or > 30 || (Lowers ?? []).Take(i).Any(l => l.Name == lower.Name))
+            if (lower.Name.Trim().Length is 0 or > 30 || Lowers.Take(i).Any(l => l.Name == lower.Name))
             {
                 yield return new(
                     "name",
@@ -322,7 +320,7 @@ public sealed record Press(
 
     private IEnumerable<Problem> DialProblems()
     {
-        foreach (var (d, i) in (Dials ?? []).Select((d, i) => (d, i)))
+        foreach (var (d, i) in Dials.Select((d, i) => (d, i)))
         {
             if (!DialReading.Words.Contains(d.Pressure))
             {
@@ -333,7 +331,7 @@ public sealed record Press(
                     $"Use one of {string.Join(", ", DialReading.Words)}."
                 );
             }
-            if (d.Lower.Length > 0 && (Lowers ?? []).All(l => l.Name != d.Lower))
+            if (d.Lower.Length > 0 && Lowers.All(l => l.Name != d.Lower))
             {
                 yield return new(
                     "unknown-platen",
@@ -342,7 +340,7 @@ public sealed record Press(
                     "Add the lower platen first, or leave it out for the press's own."
                 );
             }
-            if (d.Pillow.Length > 0 && (Accessories ?? []).All(a => !a.Lifts() || a.Name != d.Pillow))
+            if (d.Pillow.Length > 0 && Accessories.All(a => !a.Lifts() || a.Name != d.Pillow))
             {
                 yield return new(
                     "unknown-pillow",
@@ -360,7 +358,7 @@ public sealed record Press(
                     "Type what the dial or the readout says."
                 );
             }
-            if ((Dials ?? []).Take(i).Any(o => o with { Dial = d.Dial } == d))
+            if (Dials.Take(i).Any(o => o with { Dial = d.Dial } == d))
             {
                 yield return new(
                     "twice",
@@ -374,7 +372,7 @@ public sealed record Press(
 
     private IEnumerable<Problem> AccessoryProblems()
     {
-        foreach (var (accessory, i) in (Accessories ?? []).Select((a, i) => (a, i)))
+        foreach (var (accessory, i) in Accessories.Select((a, i) => (a, i)))
         {
             foreach (var problem in accessory.Problems())
             {
@@ -383,7 +381,7 @@ public sealed record Press(
                     Where = $"accessories[{i}].{problem.Where}",
                 };
             }
-            if ((Accessories ?? []).Take(i).Any(a => a.Name == accessory.Name))
+            if (Accessories.Take(i).Any(a => a.Name == accessory.Name))
             {
                 yield return new(
                     "twice",

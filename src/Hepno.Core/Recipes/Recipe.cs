@@ -88,8 +88,8 @@ public sealed record Recipe(
     /// peel.</summary>
     public double? PeelWindowSeconds { get; init; }
 
-    /// <summary>Figures that come from elsewhere than the rest; null for none.</summary>
-    public IReadOnlyList<RecipeParameter>? Parameters { get; init; }
+    /// <summary>Figures that come from elsewhere than the rest.</summary>
+    public IReadOnlyList<RecipeParameter> Parameters { get; init; } = [];
 
     /// <summary>Stands for a day where a recipe has none: no sheet, no test.</summary>
     public static readonly LocalDate NoDay = new(1, 1, 1);
@@ -137,7 +137,7 @@ public sealed record Recipe(
 
     /// <summary>Where one of its figures comes from: as said for it, else as the recipe.</summary>
     public RecipeParameter From(string parameter) =>
-        Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
+        Parameters.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
 
     /// <summary>What the owner must put right before the recipe can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
@@ -216,7 +216,7 @@ public sealed record Recipe(
 
     private IEnumerable<Problem> OfParameters()
     {
-        foreach (var (parameter, i) in (Parameters ?? []).Select((p, i) => (p, i)))
+        foreach (var (parameter, i) in Parameters.Select((p, i) => (p, i)))
         {
             if (!RecipeParameter.Names.Contains(parameter.Name))
             {
@@ -227,7 +227,7 @@ public sealed record Recipe(
                     $"Use one of {string.Join(", ", RecipeParameter.Names)}."
                 );
             }
-            if (Parameters!.Take(i).Any(p => p.Name == parameter.Name))
+            if (Parameters.Take(i).Any(p => p.Name == parameter.Name))
             {
                 yield return new(
                     "twice",

@@ -90,14 +90,14 @@ public sealed record SpotTest(
     string Note
 )
 {
-    /// <summary>What washes showed, oldest first; null while none.</summary>
-    public IReadOnlyList<WashResult>? Washes { get; init; }
+    /// <summary>What washes showed, oldest first.</summary>
+    public IReadOnlyList<WashResult> Washes { get; init; } = [];
 
     /// <summary>The test garment it took; empty for a scrap.</summary>
     public TestGarmentId GarmentId { get; init; }
 
-    /// <summary>Photographs; null while none.</summary>
-    public IReadOnlyList<TestPhoto>? Photos { get; init; }
+    /// <summary>Photographs.</summary>
+    public IReadOnlyList<TestPhoto> Photos { get; init; } = [];
 
     /// <summary>A wash this early that shows is a failure of the setting, not of age.</summary>
     private const int EarlyWashes = 10;
@@ -115,7 +115,7 @@ public sealed record SpotTest(
             !Sticks
             || Scorched
             || Bleeding == Bleeding.Bled
-            || (Washes ?? []).Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts)
+            || Washes.Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts)
         )
         {
             return TestVerdict.Failed;
@@ -228,7 +228,7 @@ public sealed record SpotTest(
             );
         }
         foreach (
-            var (photo, i) in (Photos ?? [])
+            var (photo, i) in Photos
                 .Select((p, i) => (p, i))
                 .Where(x =>
                     x.p.Id.Length is 0 or > 64
@@ -249,7 +249,7 @@ public sealed record SpotTest(
 
     private IEnumerable<Problem> OfWashes()
     {
-        foreach (var (wash, i) in (Washes ?? []).Select((w, i) => (w, i)).Where(x => x.w.Washes is < 1 or > 1000))
+        foreach (var (wash, i) in Washes.Select((w, i) => (w, i)).Where(x => x.w.Washes is < 1 or > 1000))
         {
             yield return new(
                 "range",

@@ -37,8 +37,8 @@ public sealed record RunEvent(
     double SecondsOnPiece
 )
 {
-    /// <summary>Seconds of the steps within, as the screen saw them begin and end; null where it did not.</summary>
-    public IReadOnlyList<StepLap>? Laps { get; init; }
+    /// <summary>Seconds of the steps within, as the screen saw them begin and end; none where it did not.</summary>
+    public IReadOnlyList<StepLap> Laps { get; init; } = [];
 
     /// <summary>Reasons a piece may be spoiled for; the screen's keys 1 to 9 follow this order.</summary>
     public static IReadOnlyList<string> Reasons { get; } =

@@ -7,17 +7,14 @@ namespace Hepno.Core.Runs;
 /// <param name="LineId">Which line.</param>
 /// <param name="Sizes">Its size run.</param>
 /// <param name="Passes">Decorations a piece goes through, 1 or more.</param>
-/// <param name="Names">Names and numbers, a piece each in the order of the list; null when all are alike.</param>
-public sealed record RunLine(
-    LineId LineId,
-    IReadOnlyList<SizeCount> Sizes,
-    int Passes,
-    IReadOnlyList<OwnPiece>? Names = null
-)
+public sealed record RunLine(LineId LineId, IReadOnlyList<SizeCount> Sizes, int Passes)
 {
+    /// <summary>Names and numbers, a piece each in the order of the list; none when all are alike.</summary>
+    public IReadOnlyList<OwnPiece> Names { get; init; } = [];
+
     /// <summary>What the n-th piece of a size has of its own, from 0; empty for nothing.</summary>
     public string SaysOf(string size, int nth) =>
-        (Names ?? []).Where(n => n.Size == size).Skip(nth).FirstOrDefault()?.Says() ?? "";
+        Names.Where(n => n.Size == size).Skip(nth).FirstOrDefault()?.Says() ?? "";
 
     /// <summary>Pieces of the line.</summary>
     public int Pieces => SizeRun.Total(Sizes);

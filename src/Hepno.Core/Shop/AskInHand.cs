@@ -87,13 +87,13 @@ public sealed record AskInHand(
     /// <param name="key">The print as its layout calls it.</param>
     /// <param name="filmId">Printed on which film.</param>
     public int FromDrawer(string key, ThingId filmId) =>
-        (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
+        Drawer.Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
     /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints
     /// of their own, for a piece is cut once.</summary>
     public FromRemnant? RemnantFor(SizedPrint sized, int layer) =>
         sized.Pieces == Pieces
-            ? (Remnants ?? []).FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer)
+            ? Remnants.FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer)
             : null;
 
     /// <summary>The same line at another total, its mix of sizes kept.</summary>

@@ -148,7 +148,7 @@ internal static class AskLineRules
 
     private static IEnumerable<Problem> Names(AskLine line, string where)
     {
-        var names = line.Names ?? [];
+        var names = line.Names;
         for (var i = 0; i < names.Count; i++)
         {
             if (names[i].Problem($"Row {i + 1} of the names", where: $"{where}.names[{i}]") is { } problem)

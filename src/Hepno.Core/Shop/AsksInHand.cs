@@ -94,7 +94,7 @@ public static class AsksInHand
             complete
                 ? new AskInHand(style!, colour!, line.Sizes, line.Placements, ask.Channel)
                 {
-                    Names = line.Names ?? [],
+                    Names = line.Names,
                     BuyBy = book.BuyBy,
                     Theirs = line.Theirs,
                     Laid = facts?.LayoutOf(line.Id),

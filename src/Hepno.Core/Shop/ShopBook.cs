@@ -114,7 +114,7 @@ public sealed record ShopBook(
 
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
     public Recipe? RecipeFor(ThingId productId, AskInHand ask) =>
-        RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe
+        RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests) is { } recipe
             ? Numbers.Floor.Habits.Of(recipe)
             : null;
 
@@ -168,10 +168,10 @@ public sealed record ShopBook(
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(ThingId Id, string Kind, EquipmentHour Equipment)> Machines() =>
         [
-            .. Presses.Concat(Ovens ?? []).Select(p => (new ThingId(p.Id.Text), "press", p.Equipment)),
+            .. Presses.Concat(Ovens).Select(p => (new ThingId(p.Id.Text), "press", p.Equipment)),
             .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)),
             .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)),
-            .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
+            .. Cutters.Select(p => (p.Id, "cutter", p.Equipment)),
             .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)),
             .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)),
             .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment)),
@@ -180,12 +180,12 @@ public sealed record ShopBook(
 
     /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
     public Figure? TendingOf(ThingId machineId, EquipmentHour equipment) =>
-        Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u
+        Upkeep.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u
             ? u.PerHour(Numbers.Rates.Wage, Numbers.Week.OpenDays(), equipment.ProductiveHoursAYear)
             : null;
 
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
-    public Press? Heater(PressId id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
+    public Press? Heater(PressId id) => Presses.Concat(Ovens).FirstOrDefault(p => p.Id == id);
 
     /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is
     /// dyed.</summary>

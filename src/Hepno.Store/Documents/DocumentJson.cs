@@ -1,6 +1,13 @@
+using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
 
 namespace Hepno.Store.Documents;
 
@@ -13,6 +20,25 @@ internal static class DocumentJson
     /// <summary>For what was never refused for a member it lacked.</summary>
     public static JsonSerializerOptions Lenient { get; } = Options(isStrict: false);
 
+    // lists that were null where they had nothing in them: left out now where they are empty, as null was, and
+    // read as empty where null was written out
+    private static readonly HashSet<(Type, string)> WereNull =
+    [
+        (typeof(Press), "lowers"),
+        (typeof(Press), "maps"),
+        (typeof(Press), "dials"),
+        (typeof(Press), "accessories"),
+        (typeof(Style), "onHand"),
+        (typeof(Recipe), "parameters"),
+        (typeof(SpotTest), "washes"),
+        (typeof(SpotTest), "photos"),
+        (typeof(OutsidePrinter), "blanks"),
+        (typeof(FloorHabits), "times"),
+        (typeof(FloorHabits), "covers"),
+        (typeof(AskLine), "names"),
+        (typeof(RunEvent), "laps"),
+    ];
+
     private static JsonSerializerOptions Options(bool isStrict)
     {
         var json = new JsonSerializerOptions(JsonSerializerDefaults.Web)
@@ -22,7 +48,10 @@ internal static class DocumentJson
             RespectNullableAnnotations = isStrict,
             RespectRequiredConstructorParameters = isStrict,
             IgnoreReadOnlyProperties = true,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { WhatMayBeNullMayBeLeftOut } },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver
+            {
+                Modifiers = { WhatMayBeNullMayBeLeftOut, WhatWasNullIsEmpty },
+            },
         };
         JsonConverter[] converters =
         [
@@ -44,6 +73,23 @@ internal static class DocumentJson
         foreach (var property in type.Properties.Where(p => p.IsRequired && p.IsSetNullable))
         {
             property.IsRequired = false;
+        }
+    }
+
+    private static void WhatWasNullIsEmpty(JsonTypeInfo type)
+    {
+        foreach (var property in type.Properties.Where(p => WereNull.Contains((type.Type, p.Name))))
+        {
+            property.ShouldSerialize = (_, list) => list is not ICollection { Count: 0 };
+            property.IsSetNullable = true;
+            var set = property.Set!;
+            property.Set = (of, list) =>
+            {
+                if (list is not null)
+                {
+                    set(of, list);
+                }
+            };
         }
     }
 

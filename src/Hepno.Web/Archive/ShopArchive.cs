@@ -64,9 +64,7 @@ internal static class ShopArchive
         ArchiveKind.Kind("recipes", Aggregates.Recipes, x => x.Problems()),
         ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) =>
             t.Problems()
-                .Concat(
-                    Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}")
-                )
+                .Concat(Lost(into, t.Photos.Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}"))
         ),
         ArchiveKind.Kind("upkeep", Aggregates.Upkeep, x => x.Problems()),
         ArchiveKind.Kind("supplies", Aggregates.Supplies, x => x.Problems()),

@@ -105,7 +105,6 @@ internal static class CsvStyles
             false
         )
         {
-            OnHand = null,
             Cloth = ClothOf(r),
             Buying = BuyingOf(r),
         };

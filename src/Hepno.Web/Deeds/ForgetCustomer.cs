@@ -110,12 +110,10 @@ internal static class ForgetCustomer
             Lines =
             [
                 .. ask.Lines.Select(l =>
-                    l.Names is { } names
-                        ? l with
-                        {
-                            Names = [.. names.Select(n => n with { Name = n.Name.Length > 0 ? "-" : "" })],
-                        }
-                        : l
+                    l with
+                    {
+                        Names = [.. l.Names.Select(n => n with { Name = n.Name.Length > 0 ? "-" : "" })],
+                    }
                 ),
             ],
         };

@@ -67,7 +67,7 @@ internal static class ThingPrices
         [
             ("a screen", p.SetUpPerScreen),
             .. p.RepeatPerScreen is { } again ? [("a screen again", again)] : Array.Empty<(string, decimal)>(),
-            .. (p.Blanks ?? []).Select(b => ($"its {Core.Blanks.GarmentNouns.For(b.Kind, 1)}", b.Price)),
+            .. p.Blanks.Select(b => ($"its {Core.Blanks.GarmentNouns.For(b.Kind, 1)}", b.Price)),
             .. p.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price))),
         ];
 

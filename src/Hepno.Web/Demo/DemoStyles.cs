@@ -162,7 +162,6 @@ internal static class DemoStyles
             false
         )
         {
-            OnHand = null,
             Cloth = new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]),
             Buying = new([new(10, 0, Price: 2.70m), new(0, 250, Price: 2.55m)], 250, 1, new(15, 0)),
         };
@@ -238,7 +237,6 @@ internal static class DemoStyles
             false
         )
         {
-            OnHand = null,
             Cloth = new(Thickness.Thin, Migration.High, []),
         };
 
@@ -259,7 +257,6 @@ internal static class DemoStyles
             false
         )
         {
-            OnHand = null,
             Cloth = new(Thickness.Middle, Migration.None, [Feature.Hood]),
         };
 
@@ -280,7 +277,6 @@ internal static class DemoStyles
             false
         )
         {
-            OnHand = null,
             Cloth = new(null, Migration.ByCloth, [Feature.Zip, Feature.Hood, Feature.Coated]),
         };
 

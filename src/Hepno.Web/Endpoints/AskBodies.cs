@@ -101,7 +101,7 @@ internal sealed record LineBody(
             Given = Given,
             Names = Names is { Count: > 0 }
                 ? [.. Names.Select(n => new OwnPiece(n.Size, n.Name.Trim(), Number: n.Number.Trim()))]
-                : null,
+                : [],
             Theirs = Theirs,
             DueDate = DueDate,
         };
@@ -115,7 +115,7 @@ internal sealed record LineBody(
             [.. l.Placements.Select(PlacementBody.From)],
             l.Mark,
             l.Given,
-            l.Names is { } names ? [.. names.Select(n => new OwnPieceBody(n.Size, n.Name, n.Number))] : null,
+            [.. l.Names.Select(n => new OwnPieceBody(n.Size, n.Name, n.Number))],
             l.Theirs,
             l.DueDate
         );

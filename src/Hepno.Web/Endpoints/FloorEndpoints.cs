@@ -253,7 +253,7 @@ internal static class FloorEndpoints
                     k.Code,
                     k.Label,
                     k.Seconds,
-                    OwnSeconds: habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds
+                    OwnSeconds: habits.Times.FirstOrDefault(t => t.Code == k.Code)?.Seconds
                 ))
                 .ToList();
         });

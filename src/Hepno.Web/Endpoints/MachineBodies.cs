@@ -272,10 +272,10 @@ internal sealed record PressBody(
         {
             Lowers = Lowers is { Count: > 0 } lowers
                 ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))]
-                : null,
+                : [],
             Maps = Maps is { Count: > 0 } maps
                 ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))]
-                : null,
+                : [],
             Dials = Dials is { Count: > 0 } dials
                 ?
                 [
@@ -287,7 +287,7 @@ internal sealed record PressBody(
                         d.Pillow.Trim()
                     )),
                 ]
-                : null,
+                : [],
             LoadsBeside = LoadsBeside,
             Accessories = Accessories is { Count: > 0 } accessories
                 ?
@@ -302,7 +302,7 @@ internal sealed record PressBody(
                         a.Since
                     )),
                 ]
-                : null,
+                : [],
             ColdBelowF = ColdBelowF,
         }.Settled();
 }
@@ -388,7 +388,7 @@ internal sealed record RecipeBody(
             PeelWindowSeconds = PeelWindowSeconds,
             Parameters = Parameters is { Count: > 0 } parameters
                 ? [.. parameters.Select(p => new RecipeParameter(p.Name.Trim(), p.Source, p.AsOf, p.Note.Trim()))]
-                : null,
+                : [],
         };
 }
 
@@ -432,9 +432,9 @@ internal sealed record SpotTestBody(
         {
             Washes = Washes is { Count: > 0 }
                 ? [.. Washes.Select(w => new WashResult(w.Day, w.Washes, w.Verdict)).OrderBy(w => w.Washes)]
-                : null,
+                : [],
             GarmentId = new TestGarmentId(GarmentId),
-            Photos = Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : null,
+            Photos = Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : [],
         };
 }
 

@@ -201,10 +201,8 @@ internal sealed record FloorBody(
             ColdPlate = ColdPlate,
             HandsOnOnly = HandsOnOnly,
             Second = Second,
-            Times = Times is { Count: > 0 } ? [.. Times.Select(t => new StepTime(t.Code, t.Seconds))] : null,
-            Covers = Covers is { Count: > 0 }
-                ? [.. Covers.Select(c => new CoverPrice(c.Cover, c.Price, c.Uses))]
-                : null,
+            Times = Times is { Count: > 0 } ? [.. Times.Select(t => new StepTime(t.Code, t.Seconds))] : [],
+            Covers = Covers is { Count: > 0 } ? [.. Covers.Select(c => new CoverPrice(c.Cover, c.Price, c.Uses))] : [],
             TestFirst = TestFirst,
             PrepareBeside = PrepareBeside,
         };

@@ -261,5 +261,5 @@ internal static class OrderEndpoints
         a with { Sizes = b.Sizes, Placements = b.Placements, Names = b.Names } == b
         && a.Sizes.SequenceEqual(b.Sizes)
         && a.Placements.SequenceEqual(b.Placements)
-        && (a.Names ?? []).SequenceEqual(b.Names ?? []);
+        && a.Names.SequenceEqual(b.Names);
 }

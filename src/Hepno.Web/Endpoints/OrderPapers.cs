@@ -80,7 +80,7 @@ internal static class OrderPapers
             var order = Aggregates.Orders.Get(connection, id)?.Value ?? throw RefusedException.NoSuch("order", id);
             var rows = order.Ask.Lines.SelectMany(
                 (l, i) =>
-                    (l.Names ?? []).Select(n =>
+                    l.Names.Select(n =>
                         new[]
                         {
                             (i + 1).ToString(System.Globalization.CultureInfo.InvariantCulture),

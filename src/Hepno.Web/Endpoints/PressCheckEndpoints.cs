@@ -170,15 +170,15 @@ internal static class PressCheckEndpoints
                         )),
                 ],
                 [
-                    .. (press.Maps ?? [])
-                        .Reverse()
+                    .. press
+                        .Maps.Reverse()
                         .Select(m =>
                             $"{Shown.DayAndYear(m.Day, f)}: "
                             + $"{Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}"
                         ),
                 ],
                 Since(c, shop, press, book),
-                [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]
+                [.. press.Accessories.Select(a => Wear(c, press, book, a))]
             );
         });
 

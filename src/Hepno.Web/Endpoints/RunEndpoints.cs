@@ -176,7 +176,7 @@ internal static class RunEndpoints
                     body.SecondsOnPiece
                 )
                 {
-                    Laps = body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList(),
+                    Laps = [.. (body.Laps ?? []).Select(l => new StepLap(l.Step, l.Seconds))],
                 },
                 shop.Clock.Utc
             );

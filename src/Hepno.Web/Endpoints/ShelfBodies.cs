@@ -43,7 +43,7 @@ internal sealed record StyleBody(
             Retired
         )
         {
-            OnHand = OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
+            OnHand = [.. (OnHand ?? []).Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces))],
             Cloth = Cloth is { } c ? new(c.Thickness, c.Migration, [.. c.Features.Distinct()], c.Origin.Trim()) : null,
             Buying = Buying is { } b
                 ? new(
@@ -373,7 +373,7 @@ internal sealed record OutsidePrinterBody(
         {
             RepeatPerScreen = RepeatPerScreen,
             KeepsMonths = KeepsMonths,
-            Blanks = Blanks is { Count: > 0 } own ? [.. own.Select(b => new OwnBlank(b.Kind, b.Price))] : null,
+            Blanks = Blanks is { Count: > 0 } own ? [.. own.Select(b => new OwnBlank(b.Kind, b.Price))] : [],
         };
 }
 

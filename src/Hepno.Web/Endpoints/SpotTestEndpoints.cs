@@ -90,7 +90,7 @@ internal static class SpotTestEndpoints
             Changed(c, id, request.Seen(), request.Deed(shop.Clock, "test photographed"), t =>
                 t with
                 {
-                    Photos = [.. (t.Photos ?? []).Where(p => p.Id != photoId), new(photoId, hash, washes ?? 0)],
+                    Photos = [.. t.Photos.Where(p => p.Id != photoId), new(photoId, hash, washes ?? 0)],
                 }
             )
         );
@@ -99,7 +99,7 @@ internal static class SpotTestEndpoints
     /// <summary>A photograph of a test.</summary>
     internal static FileContentHttpResult Photo(string id, string photoId, OpenShop shop)
     {
-        var photo = shop.Db.Read(c => TestOf(c, id).Value.Photos?.FirstOrDefault(p => p.Id == photoId));
+        var photo = shop.Db.Read(c => TestOf(c, id).Value.Photos.FirstOrDefault(p => p.Id == photoId));
         return photo is null || !KeptFiles.Has(shop.Db.Folder, photo.Hash)
             ? throw RefusedException.NoSuch("photograph", photoId)
             : TypedResults.File(KeptFiles.Read(shop.Db.Folder, photo.Hash), "image/png");
@@ -109,11 +109,11 @@ internal static class SpotTestEndpoints
     internal static Written TakeOff(string id, string photoId, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c =>
             Changed(c, id, request.Seen(), request.Deed(shop.Clock, "photograph taken off"), t =>
-                (t.Photos ?? []).All(p => p.Id != photoId)
+                t.Photos.All(p => p.Id != photoId)
                     ? throw RefusedException.NoSuch("photograph", photoId)
                     : t with
                     {
-                        Photos = t.Photos!.Count == 1 ? null : [.. t.Photos.Where(p => p.Id != photoId)],
+                        Photos = [.. t.Photos.Where(p => p.Id != photoId)],
                     }
             )
         );
@@ -193,6 +193,6 @@ internal static class SpotTestEndpoints
             ? "; not washed yet"
             : $"; held {t.Stands()} "
                 + $"washes{(last.Verdict == WashVerdict.Holds ? "" : $", {last.Verdict.ToString().ToLowerInvariant()} at {last.Washes}")}";
-        return $"{verdict}{(t.Verdict() == TestVerdict.Failed && t.Washes is null ? "" : washes)}{(t.Feel.Length > 0 ? $"; feels {t.Feel}" : "")}";
+        return $"{verdict}{(t.Verdict() == TestVerdict.Failed && t.Washes.Count == 0 ? "" : washes)}{(t.Feel.Length > 0 ? $"; feels {t.Feel}" : "")}";
     }
 }

@@ -3941,8 +3941,8 @@ export interface components {
              * @description How many of them are given: a price break made the larger quantity come to less.
              */
             given: number;
-            /** @description Names and numbers, a piece each; null when all pieces are alike. */
-            names: null | components["schemas"]["OwnPiece"][];
+            /** @description Names and numbers, a piece each; none when all pieces are alike. */
+            names: components["schemas"]["OwnPiece"][];
             /**
              * @description True when the customer brings the garments: they cost nothing, none is to spare, and
              *                 its style says which of ours they are like.
@@ -6211,10 +6211,10 @@ export interface components {
             handsOnOnly: boolean;
             /** @description Second presses. */
             second: components["schemas"]["SecondHabit"];
-            /** @description Step times of the shop's own; null for the starting ones. */
-            times: null | components["schemas"]["StepTime"][];
-            /** @description What covers cost; null where they are in the sundries. */
-            covers: null | components["schemas"]["CoverPrice"][];
+            /** @description Step times of the shop's own; the starting ones hold for the others. */
+            times: components["schemas"]["StepTime"][];
+            /** @description What covers cost; those not named are in the sundries. */
+            covers: components["schemas"]["CoverPrice"][];
             /** @description True when an assumed recipe nobody tested waits for a test piece before the run. */
             testFirst: boolean;
             /**
@@ -8805,10 +8805,10 @@ export interface components {
              */
             keepsMonths: number;
             /**
-             * @description Garments of its own that it prints on instead of the shop's, each with its price; null where it
+             * @description Garments of its own that it prints on instead of the shop's, each with its price; none where it
              *                 prints on the shop's.
              */
-            blanks: null | components["schemas"]["OwnBlank"][];
+            blanks: components["schemas"]["OwnBlank"][];
         };
         /** @description A screen printer that work is sent out to. */
         OutsidePrinterBody: {
@@ -9840,22 +9840,22 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What the maker's manual warns of, shown where it is used. */
             cautions: string;
-            /** @description Lower platens it takes besides its own; null for none. */
-            lowers: null | components["schemas"]["LowerPlaten"][];
-            /** @description Its platen as it was measured, oldest first; null while it never was. */
-            maps: null | components["schemas"]["PlatenMap"][];
+            /** @description Lower platens it takes besides its own. */
+            lowers: components["schemas"]["LowerPlaten"][];
+            /** @description Its platen as it was measured, oldest first. */
+            maps: components["schemas"]["PlatenMap"][];
             /**
-             * @description What its dial says for each pressure, thickness and lower platen; null while nothing was
+             * @description What its dial says for each pressure, thickness and lower platen; none while nothing was
              *                 noted.
              */
-            dials: null | components["schemas"]["DialReading"][];
+            dials: components["schemas"]["DialReading"][];
             /**
              * @description True when the next piece is laid on a second lower platen, a shuttle or a stand
              *                 meanwhile.
              */
             loadsBeside: boolean;
-            /** @description Its pillows, foams and cover sheets; null for none. */
-            accessories: null | components["schemas"]["Accessory"][];
+            /** @description Its pillows, foams and cover sheets. */
+            accessories: components["schemas"]["Accessory"][];
             /**
              * Format: double
              * @description A point of its platen further below the mean than this is a cold spot, °F.
@@ -10909,8 +10909,8 @@ export interface components {
              *                 peel.
              */
             peelWindowSeconds: null | number;
-            /** @description Figures that come from elsewhere than the rest; null for none. */
-            parameters: null | components["schemas"]["RecipeParameter"][];
+            /** @description Figures that come from elsewhere than the rest. */
+            parameters: components["schemas"]["RecipeParameter"][];
         };
         /** @description A recipe. */
         RecipeBody: {
@@ -11391,8 +11391,8 @@ export interface components {
              * @description Seconds of hands since the device's verdict before, holds left out.
              */
             secondsOnPiece: number;
-            /** @description Seconds of the steps within, as the screen saw them begin and end; null where it did not. */
-            laps: null | components["schemas"]["StepLap"][];
+            /** @description Seconds of the steps within, as the screen saw them begin and end; none where it did not. */
+            laps: components["schemas"]["StepLap"][];
         };
         /**
          * @description A verdict, or the taking back of one. The device makes the event's id; sending it again is the same
@@ -12249,12 +12249,12 @@ export interface components {
             feel: string;
             /** @description Anything else; may be empty. */
             note: string;
-            /** @description What washes showed, oldest first; null while none. */
-            washes: null | components["schemas"]["WashResult"][];
+            /** @description What washes showed, oldest first. */
+            washes: components["schemas"]["WashResult"][];
             /** @description The test garment it took; empty for a scrap. */
             garmentId: string;
-            /** @description Photographs; null while none. */
-            photos: null | components["schemas"]["TestPhoto"][];
+            /** @description Photographs. */
+            photos: components["schemas"]["TestPhoto"][];
         };
         /** @description A product tested on a blank. */
         SpotTestBody: {
@@ -12591,8 +12591,8 @@ export interface components {
             sizes: components["schemas"]["StyleSize"][];
             /** @description True when it is no longer offered for new asks. */
             retired: boolean;
-            /** @description Pieces that lie in the shop; null for none. */
-            onHand: null | components["schemas"]["OnHand"][];
+            /** @description Pieces that lie in the shop. */
+            onHand: components["schemas"]["OnHand"][];
             cloth: null | components["schemas"]["Cloth"];
             buying: null | components["schemas"]["Buying"];
         };

@@ -246,7 +246,7 @@ export function askBody(order: Schemas['OrderView']): Required<AskBody> {
         ),
         mark,
         given,
-        names: names?.map(({ size, name, number }) => ({ size, name, number })) ?? null,
+        names: names.map(({ size, name, number }) => ({ size, name, number })),
         theirs,
         dueDate,
       }),

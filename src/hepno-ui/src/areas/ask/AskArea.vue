@@ -197,7 +197,7 @@ async function withdraw(): Promise<void> {
             <p v-for="notice in line?.notices ?? []" :key="notice" class="small">
               <Sign kind="caution" /> {{ notice }}
             </p>
-            <details v-if="line?.asked.names" class="list">
+            <details v-if="line?.asked.names.length" class="list">
               <summary>{{ line.asked.names.length }} names and numbers</summary>
               <p class="small">
                 <a :href="`/api/orders/${order.id}/names.csv`">the list as a table, for who cuts or prints them</a>

@@ -54,7 +54,7 @@ const own = computed(() => props.line.placements.some((p) => p.own !== 'none'))
 
 // a print that is each piece's own wants its list next
 watch(own, (is) => {
-  if (is && !props.line.names) void nextTick(() => names.value?.begin())
+  if (is && !props.line.names?.length) void nextTick(() => names.value?.begin())
 })
 
 /** Parts not yet said, in the order they are asked for. */
@@ -65,7 +65,7 @@ function unsaid(): { begin: () => void }[] {
     // where each piece has its own name the list brings the sizes
     [props.line.sizes.length === 0 && !own.value, sizes.value],
     [props.line.placements.length === 0, extra.value],
-    [own.value && !props.line.names, names.value],
+    [own.value && !props.line.names?.length, names.value],
     [props.line.mark === null, mark.value],
   ]
   return parts.flatMap(([open, part]) => (open && part ? [part] : []))
@@ -188,7 +188,7 @@ function removePlacement(id: string): Promise<boolean> {
         :places="said.places"
         :beneath="beneath(line.placements.length)"
         @commit="keepPlacement" /></template
-    ><template v-if="(own || line.names) && !short"
+    ><template v-if="(own || line.names?.length) && !short"
       >{{ ' ' }}with
       <NamesPart ref="names" :line="line" @commit="(part) => change(part)" @clear="change({ names: null })" /></template
     >, at

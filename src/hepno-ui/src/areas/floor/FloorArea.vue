@@ -132,7 +132,7 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
           >
           <span v-else class="stack"
             >offset <b class="name">{{ degrees(p.offsetF) }}</b><span class="small quiet">{{
-              p.maps ? 'by nine points, below' : 'as typed: measure its platen below'
+              p.maps.length ? 'by nine points, below' : 'as typed: measure its platen below'
             }}</span></span
           >
         </template>

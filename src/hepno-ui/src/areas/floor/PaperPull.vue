@@ -46,7 +46,7 @@ async function keep(): Promise<void> {
     emit('noted')
   }
 }
-const pillows = computed(() => (props.press.accessories ?? []).filter((a) => a.kind === 'pillow' || a.kind === 'foam'))
+const pillows = computed(() => props.press.accessories.filter((a) => a.kind === 'pillow' || a.kind === 'foam'))
 const spoken = (d: Schemas['DialReading']) =>
   `${d.pressure} on ${d.thickness}${d.lower ? `, ${d.lower}` : ''}${d.pillow ? `, on ${d.pillow}` : ''}: ${d.dial}`
 </script>
@@ -54,8 +54,8 @@ const spoken = (d: Schemas['DialReading']) =>
 <template>
   <details class="pull" :open="leftOpen || undefined">
     <summary>
-      <Sign :kind="press.dials?.length ? 'tested' : 'caution'" /> Dial:
-      {{ press.dials?.length ? press.dials.map(spoken).join('; ') : 'not yet tested: pressures are words only' }}
+      <Sign :kind="press.dials.length ? 'tested' : 'caution'" /> Dial:
+      {{ press.dials.length ? press.dials.map(spoken).join('; ') : 'not yet tested: pressures are words only' }}
     </summary>
     <button v-if="!pull.open" class="plain-button" @click="begin">Pull paper</button>
     <form
@@ -82,7 +82,7 @@ const spoken = (d: Schemas['DialReading']) =>
         >On
         <select v-model="pull.lower">
           <option value="">its own platen</option>
-          <option v-for="l in press.lowers ?? []" :key="l.name" :value="l.name">{{ l.name }}</option>
+          <option v-for="l in press.lowers" :key="l.name" :value="l.name">{{ l.name }}</option>
         </select></label
       >
       <label class="field"

@@ -18,7 +18,7 @@ async function add(event: Event): Promise<void> {
       api.PUT('/api/spot-tests/{id}/photos/{photoId}', {
         params: {
           path: { id: props.test.id, photoId: makeId() },
-          query: { washes: props.test.washes?.at(-1)?.washes ?? 0 },
+          query: { washes: props.test.washes.at(-1)?.washes ?? 0 },
         },
         body: file as never,
         bodySerializer: (bytes: unknown) => bytes as File,
@@ -46,7 +46,7 @@ const said = (p: Schemas['TestPhoto']) => (p.washes === 0 ? 'as pressed' : `afte
 
 <template>
   <div class="photos">
-    <figure v-for="p in test.photos ?? []" :key="p.id">
+    <figure v-for="p in test.photos" :key="p.id">
       <a :href="`/api/spot-tests/${test.id}/photos/${p.id}`" target="_blank" rel="noopener"
         ><img :src="`/api/spot-tests/${test.id}/photos/${p.id}`" :alt="`The test ${said(p)}`" loading="lazy"
       /></a>

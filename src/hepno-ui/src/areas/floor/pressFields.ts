@@ -25,11 +25,11 @@ export const freshPress = (): Omit<Press, 'id'> => ({
     dutyShare: 0.35,
     upkeepPerHour: 0.12,
   },
-  lowers: null,
-  maps: null,
-  dials: null,
+  lowers: [],
+  maps: [],
+  dials: [],
   loadsBeside: false,
-  accessories: null,
+  accessories: [],
   coldBelowF: 10,
   cautions:
     'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
@@ -76,7 +76,7 @@ export const pressFields: Field<Press>[] = [
     label: 'Lower platens besides its own, a line each: name, width, depth in inches',
     lines: 2,
     wide: true,
-    get: (p) => (p.lowers ?? []).map((l) => `${l.name}, ${l.widthIn}, ${l.heightIn}`).join('\n'),
+    get: (p) => p.lowers.map((l) => `${l.name}, ${l.widthIn}, ${l.heightIn}`).join('\n'),
     set: (p, t) => {
       const lowers = []
       for (const line of t.split('\n').filter((l) => l.trim() !== '')) {
@@ -85,7 +85,7 @@ export const pressFields: Field<Press>[] = [
         if (!name || widthIn === null || heightIn === null) return `"${line}" is not like "sleeve, 4.5, 14".`
         lowers.push({ name, widthIn, heightIn })
       }
-      p.lowers = lowers.length > 0 ? lowers : null
+      p.lowers = lowers
     },
   },
   {
@@ -94,7 +94,7 @@ export const pressFields: Field<Press>[] = [
     lines: 2,
     wide: true,
     get: (p) =>
-      (p.accessories ?? [])
+      p.accessories
         .map((a) =>
           [
             a.name,
@@ -119,7 +119,7 @@ export const pressFields: Field<Press>[] = [
         if (!/^\d{4}-\d\d-\d\d$/.test(day)) return `"${day}" is not a day like 2026-03-02.`
         all.push({ name, kind, widthIn, heightIn, thicknessIn, uses: n, since: day })
       }
-      p.accessories = all.length > 0 ? all : null
+      p.accessories = all
     },
   },
   {
@@ -128,7 +128,7 @@ export const pressFields: Field<Press>[] = [
     lines: 3,
     wide: true,
     get: (p) =>
-      (p.dials ?? [])
+      p.dials
         .map(
           (d) =>
             `${[d.pressure, d.thickness, d.lower, d.pillow && `on ${d.pillow}`].filter(Boolean).join(', ')}: ${d.dial}`,
@@ -149,7 +149,7 @@ export const pressFields: Field<Press>[] = [
           return `"${row}" is not like "medium, thin: 4" or "firm, thin, sleeve, on small pillow: 5.5".`
         dials.push({ pressure, thickness: thickness as Schemas['Thickness'], lower: lower ?? '', dial: n, pillow })
       }
-      p.dials = dials.length > 0 ? dials : null
+      p.dials = dials
     },
   },
   ...hourFields<Press>(),

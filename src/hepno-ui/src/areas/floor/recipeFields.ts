@@ -24,7 +24,7 @@ export const freshRecipe = (productId: string, today: string): Omit<Recipe, 'id'
   cover: 'none',
   neverAgain: false,
   peelWindowSeconds: null,
-  parameters: null,
+  parameters: [],
 })
 
 const sourceFrom: Record<string, string> = {
@@ -74,8 +74,7 @@ export const recipeFields = (products: Record<string, string>): Field<Recipe>[] 
       'Figures from elsewhere, a line each: temperature, dwell, slack, pressure, pre-press, peel, second press, cover or side; own-test, maker, learned or assumed; day; note',
     lines: 2,
     wide: true,
-    get: (r) =>
-      (r.parameters ?? []).map((p) => [p.name, p.source, p.asOf, p.note].filter(Boolean).join(', ')).join('\n'),
+    get: (r) => r.parameters.map((p) => [p.name, p.source, p.asOf, p.note].filter(Boolean).join(', ')).join('\n'),
     set: (r, t) => {
       const all: Schemas['RecipeParameter'][] = []
       for (const row of t.split('\n').filter((l) => l.trim() !== '')) {
@@ -84,7 +83,7 @@ export const recipeFields = (products: Record<string, string>): Field<Recipe>[] 
           return `"${row}" is not like "dwell, learned, 2026-03-02, 13 s still sticks".`
         all.push({ name, source: source as Schemas['RecipeSource'], asOf: asOf!, note: note.join(', ') })
       }
-      r.parameters = all.length > 0 ? all : null
+      r.parameters = all
     },
   },
   text('As of', 'asOf', { type: 'date' }),

@@ -17,9 +17,9 @@ export const freshSpotTest = (productId: string, styleId: string, today: string)
   bleeding: 'not-looked',
   feel: '',
   note: '',
-  washes: null,
+  washes: [],
   garmentId: '',
-  photos: null,
+  photos: [],
 })
 
 const either = (label: string, key: 'sticks' | 'scorched', on: string, off: string): Field<SpotTest> => ({
@@ -65,7 +65,7 @@ export const spotTestFields = (
     label: 'Washes, a line each: day, washes, holds fades cracks or lifts',
     lines: 2,
     wide: true,
-    get: (t) => (t.washes ?? []).map((w) => `${w.day}, ${w.washes}, ${w.verdict}`).join('\n'),
+    get: (t) => t.washes.map((w) => `${w.day}, ${w.washes}, ${w.verdict}`).join('\n'),
     set: (t, typed) => {
       const all: Schemas['WashResult'][] = []
       for (const row of typed.split('\n').filter((l) => l.trim() !== '')) {
@@ -79,7 +79,7 @@ export const spotTestFields = (
           return `"${row}" is not like "2026-06-14, 5, holds".`
         all.push({ day: day!, washes: n, verdict: verdict as Schemas['WashVerdict'] })
       }
-      t.washes = all.length > 0 ? all : null
+      t.washes = all
     },
   },
   text('Note', 'note', { wide: true, lines: 2 }),

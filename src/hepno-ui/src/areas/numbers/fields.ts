@@ -154,8 +154,8 @@ export const floorFields: Field<Numbers>[] = [
   rows<Schemas['CoverPrice']>(
     'Covers, a line each: sheet, release-sheet, parchment or single-use; price; presses it lasts',
     2,
-    (n) => habits(n).covers ?? [],
-    (n, all) => void (habits(n).covers = all.length > 0 ? all : null),
+    (n) => habits(n).covers,
+    (n, all) => void (habits(n).covers = all),
     (c) => `${c.cover}, ${c.price}, ${c.uses}`,
     (p) => {
       const [price, uses] = [readCell(p[1] ?? ''), readCell(p[2] ?? '')]
@@ -172,15 +172,14 @@ export const timeFields = (times: Schemas['StepTimeView'][]): Field<Numbers>[] =
     label: `${t.label} (${t.ownSeconds === null ? `${t.startingSeconds} s, assumed` : `yours; ${t.startingSeconds} s assumed`})`,
     number: true,
     get: (n) => {
-      const own = habits(n).times?.find((x) => x.code === t.code)?.seconds
+      const own = habits(n).times.find((x) => x.code === t.code)?.seconds
       return own === undefined ? '' : writeNumber(own)
     },
     set: (n, text) => {
-      const rest = (habits(n).times ?? []).filter((x) => x.code !== t.code)
+      const rest = habits(n).times.filter((x) => x.code !== t.code)
       const read = text === '' ? undefined : readNumber(text)
       if (read === null) return unread(text)
-      const all = read === undefined ? rest : [...rest, { code: t.code, seconds: read }]
-      habits(n).times = all.length > 0 ? all : null
+      habits(n).times = read === undefined ? rest : [...rest, { code: t.code, seconds: read }]
     },
   }))
 

@@ -64,7 +64,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
           >
           <span class="small"
             >{{ s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
-            }}<template v-if="s.onHand">; {{ s.onHand.reduce((n, o) => n + o.pieces, 0) }} on hand</template></span
+            }}<template v-if="s.onHand.length"
+              >; {{ s.onHand.reduce((n, o) => n + o.pieces, 0) }} on hand</template
+            ></span
           >
           <span class="fig"
             ><b>{{ money(s.unitPrice, format()) }}</b

@@ -56,7 +56,7 @@ export const freshStyle = (): Omit<Style, 'id'> => ({
   colourways: [],
   sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
   retired: false,
-  onHand: null,
+  onHand: [],
   cloth: null,
   buying: null,
 })
@@ -199,7 +199,7 @@ export const styleFields: Field<Style>[] = [
     lines: 2,
     get: (s) =>
       s.colourways
-        .map((c) => ({ c, of: (s.onHand ?? []).filter((o) => o.colourwayId === c.id) }))
+        .map((c) => ({ c, of: s.onHand.filter((o) => o.colourwayId === c.id) }))
         .filter((x) => x.of.length > 0)
         .map((x) => `${x.c.name}: ${x.of.map((o) => `${o.size} ${o.pieces}`).join(', ')}`)
         .join('\n'),
@@ -215,7 +215,6 @@ export const styleFields: Field<Style>[] = [
           if (Number(read[2]) > 0) s.onHand.push({ colourwayId: colour.id, size: read[1]!, pieces: Number(read[2]) })
         }
       }
-      if (s.onHand.length === 0) s.onHand = null
     },
   },
 ]

@@ -48,7 +48,7 @@ export const freshOutside = (): Omit<Outside, 'id'> => ({
   mostHeightIn: 16,
   repeatPerScreen: null,
   keepsMonths: 12,
-  blanks: null,
+  blanks: [],
 })
 
 export const outsideFields: Field<Outside>[] = [
@@ -90,11 +90,11 @@ export const outsideFields: Field<Outside>[] = [
     label: 'Prints on garments of its own, a line each: Tee 3.60. Leave it empty where it prints on ours',
     wide: true,
     lines: 3,
-    get: (o) => writeKinds(o.blanks ?? []),
+    get: (o) => writeKinds(o.blanks),
     set: (o, t) => {
       const read = readKinds(t)
       if (typeof read === 'string') return read
-      o.blanks = read.length > 0 ? read : null
+      o.blanks = read
     },
   },
 ]
