@@ -155,25 +155,15 @@ internal sealed class FactRows(OrderRows rows)
     /// <summary>What has happened to the order under the reader.</summary>
     public OrderFacts Of(Rows.Row r, IReadOnlyList<Decision> decisions)
     {
-        var id = r.Text("id");
+        var id = r.Id<OrderId>("id");
         return new(
-            new(decisions, [.. offers[new OrderId(id)]], [.. lastTimes[new OrderId(id)]]),
-            new(
-                r.UtcOrNull("laid_out_at"),
-                [.. layouts[new OrderId(id)]],
-                [.. drawer[new OrderId(id)]],
-                [.. joined[new OrderId(id)]],
-                [.. remnants[new OrderId(id)]]
-            ),
-            new(Approval(r), Deposit(r), [.. risks[new OrderId(id)]], [.. items[new OrderId(id)]]),
-            new(r.UtcOrNull("run_started_at"), [.. pressed[new OrderId(id)]], [.. moves[new OrderId(id)]]),
-            new(
-                [.. counted[new OrderId(id)]],
-                [.. parts[new OrderId(id)].Select((p, at) => p with { Pieces = PiecesOf(id, at) })],
-                HandOver(r)
-            ),
+            new(decisions, [.. offers[id]], [.. lastTimes[id]]),
+            new(r.UtcOrNull("laid_out_at"), [.. layouts[id]], [.. drawer[id]], [.. joined[id]], [.. remnants[id]]),
+            new(Approval(r), Deposit(r), [.. risks[id]], [.. items[id]]),
+            new(r.UtcOrNull("run_started_at"), [.. pressed[id]], [.. moves[id]]),
+            new([.. counted[id]], [.. parts[id].Select((p, at) => p with { Pieces = PiecesOf(id, at) })], HandOver(r)),
             new(r.UtcOrNull("closed_at"), Ending(r)),
-            [.. attached[new OrderId(id)]]
+            [.. attached[id]]
         );
     }
 
@@ -244,6 +234,6 @@ internal sealed class FactRows(OrderRows rows)
                 r.Utc("closed_at")
             );
 
-    private List<CountedSize> PiecesOf(string id, int part) =>
-        [.. partPieces[new OrderId(id)].Where(p => p.Part == part).Select(p => p.Size)];
+    private List<CountedSize> PiecesOf(OrderId id, int part) =>
+        [.. partPieces[id].Where(p => p.Part == part).Select(p => p.Size)];
 }

@@ -66,7 +66,6 @@ internal sealed class LineRows
                     DesignId = r.IdOrNull<DesignId>("design_id"),
                     BySize = r.Flag("by_size"),
                     Own = r.Word<OwnText>("own"),
-                    Cuts = null,
                     Stitches = r.IntOrNull("stitches"),
                     OnTopOf = r.IdOrNull<PlacementId>("on_top_of"),
                     Finish = r.Word<VinylFinish>("finish"),

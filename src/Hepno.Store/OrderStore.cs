@@ -151,13 +151,13 @@ public static class OrderStore
             $"SELECT * FROM orders WHERE {where} ORDER BY number",
             r =>
             {
-                var id = r.Text("id");
+                var id = r.Id<OrderId>("id");
                 return new Versioned<Order>(
                     new(
-                        new OrderId(id),
+                        id,
                         r.Int("number"),
-                        Ask(r, lines.Of(new OrderId(id))),
-                        facts.Of(r, lines.DecisionsOf(new OrderId(id))),
+                        Ask(r, lines.Of(id)),
+                        facts.Of(r, lines.DecisionsOf(id)),
                         r.Utc("created_at")
                     ),
                     r.Long("version")

@@ -61,7 +61,6 @@ public static class LineWork
         )
         {
             Kind = ask.Style.Kind,
-            Moved = null,
             Passes =
             [
                 .. decorations.Select(d => new PressPass(

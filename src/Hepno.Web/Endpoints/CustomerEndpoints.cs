@@ -50,8 +50,8 @@ internal static class CustomerEndpoints
     public static void MapCustomers(IEndpointRouteBuilder api)
     {
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
-        api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
-                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, new CustomerId(id)))
+        api.MapGet("/customers/{id}/record", (CustomerId id, OpenShop shop) =>
+                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
             )
             .WithTags("customers")
             .WithName("customerRecord")
@@ -65,7 +65,7 @@ internal static class CustomerEndpoints
         shop.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
 
     /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
-    internal static CustomerExport ExportCustomer(string id, OpenShop shop) =>
+    internal static CustomerExport ExportCustomer(CustomerId id, OpenShop shop) =>
         shop.Db.Read(c =>
         {
             var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
@@ -73,7 +73,7 @@ internal static class CustomerEndpoints
                 customer.Value,
                 [
                     .. OrderStore
-                        .OfCustomer(c, new CustomerId(id))
+                        .OfCustomer(c, id)
                         .Select(o => new OrderExport(
                             o.Value.Code,
                             o.Value.CreatedAt,
@@ -95,16 +95,16 @@ internal static class CustomerEndpoints
 
     /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name
     /// until they are thirteen months old.</summary>
-    internal static Views.Written EraseCustomer(string id, OpenShop shop, HttpRequest request)
+    internal static Views.Written EraseCustomer(CustomerId id, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         var (done, files) = shop.Db.Write(c =>
         {
-            var theirs = ForgetCustomer.FilesOf(c, new CustomerId(id));
+            var theirs = ForgetCustomer.FilesOf(c, id);
             return (
                 new Views.Written(
-                    id,
-                    ForgetCustomer.Do(c, shop, new CustomerId(id), seen, request.Deed(shop.Clock, "customer erased"))
+                    id.Text,
+                    ForgetCustomer.Do(c, shop, id, seen, request.Deed(shop.Clock, "customer erased"))
                 ),
                 theirs
             );

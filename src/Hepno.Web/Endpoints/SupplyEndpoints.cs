@@ -152,7 +152,7 @@ internal static class SupplyEndpoints
         });
 
     /// <summary>Notes a refill or a change of roll with its lot; now is its time.</summary>
-    internal static Written Refill(string id, RefillBody body, OpenShop shop, HttpRequest request)
+    internal static Written Refill(ThingId id, RefillBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c =>
@@ -175,23 +175,26 @@ internal static class SupplyEndpoints
                 ],
             };
             RefusedException.IfAny(then.Problems());
-            return new Written(id, Aggregates.Supplies.Put(c, then, seen, request.Deed(shop.Clock, "refill noted")));
+            return new Written(
+                id.Text,
+                Aggregates.Supplies.Put(c, then, seen, request.Deed(shop.Clock, "refill noted"))
+            );
         });
     }
 
     /// <summary>The simulated printer's queue.</summary>
-    internal static PrinterReadoutView Readout(string id, OpenShop shop, IFilmPrinterReadout device) =>
+    internal static PrinterReadoutView Readout(ThingId id, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            PrinterOf(c, new ThingId(id));
-            return Said(device.Read(new ThingId(id)));
+            PrinterOf(c, id);
+            return Said(device.Read(id));
         });
 
     /// <summary>Sends waiting prints to the simulated printer.</summary>
-    internal static PrinterReadoutView Send(string id, QueueBody body, OpenShop shop, IFilmPrinterReadout device) =>
+    internal static PrinterReadoutView Send(ThingId id, QueueBody body, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            var (printer, book) = (PrinterOf(c, new ThingId(id)), shop.Book(c));
+            var (printer, book) = (PrinterOf(c, id), shop.Book(c));
             RefusedException.IfAny(
                 body.Prints.Count == 0
                     ?
@@ -212,7 +215,7 @@ internal static class SupplyEndpoints
                             "Count them."
                         ))
             );
-            if (device.Read(new ThingId(id)).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
+            if (device.Read(id).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
             {
                 throw new RefusedException(
                     409,
@@ -232,23 +235,12 @@ internal static class SupplyEndpoints
                 );
             }
             device.Send(
-                new ThingId(id),
+                id,
                 printer.SpeedIn2PerMinute,
                 [
                     .. body
                         .Prints.Select(p =>
-                            (
-                                Asked: p,
-                                Film: FilmPrints.Must(
-                                    c,
-                                    shop,
-                                    book,
-                                    new ThingId(id),
-                                    p.OrderId,
-                                    p.LineId,
-                                    p.PlacementId
-                                )
-                            )
+                            (Asked: p, Film: FilmPrints.Must(c, shop, book, id, p.OrderId, p.LineId, p.PlacementId))
                         )
                         .Select(x => new PrintJob(
                             (x.Asked.OrderId, x.Asked.LineId, x.Asked.PlacementId),
@@ -259,16 +251,16 @@ internal static class SupplyEndpoints
                         )),
                 ]
             );
-            return Said(device.Read(new ThingId(id)));
+            return Said(device.Read(id));
         });
 
     /// <summary>Stops the simulated printer and empties its queue.</summary>
-    internal static PrinterReadoutView Clear(string id, OpenShop shop, IFilmPrinterReadout device) =>
+    internal static PrinterReadoutView Clear(ThingId id, OpenShop shop, IFilmPrinterReadout device) =>
         shop.Db.Read(c =>
         {
-            PrinterOf(c, new ThingId(id));
-            device.Clear(new ThingId(id));
-            return Said(device.Read(new ThingId(id)));
+            PrinterOf(c, id);
+            device.Clear(id);
+            return Said(device.Read(id));
         });
 
     internal static FilmPrinter PrinterOf(SqliteConnection c, ThingId id) =>
