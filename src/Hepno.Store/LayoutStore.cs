@@ -22,16 +22,13 @@ internal static class LayoutStore
                 r =>
                     (
                         Of: (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id")),
-                        Value: new LaidDesign(
-                            r.Text("key"),
-                            r.Real("width_in"),
-                            r.Real("height_in"),
-                            r.Int("needed"),
-                            Extra: r.Int("extra"),
-                            r.Flag("may_turn"),
-                            r.Text("for_order"),
-                            r.Real("cover")
-                        )
+                        Value: new LaidDesign(r.Text("key"), r.Real("width_in"), r.Real("height_in"), r.Int("needed"))
+                        {
+                            Extra = r.Int("extra"),
+                            MayTurn = r.Flag("may_turn"),
+                            For = r.Id<OrderId>("for_order"),
+                            Cover = r.Real("cover"),
+                        }
                     ),
                 values
             )

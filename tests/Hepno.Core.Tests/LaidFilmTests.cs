@@ -236,7 +236,7 @@ public class LaidFilmTests
             Book(Sold).Films[0],
             (mine, "T-1"),
             (theirs, "T-2"),
-            Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6, For: "other")),
+            Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6) { For = "other" }),
             "other"
         )!;
         Assert.Equal(
@@ -246,12 +246,12 @@ public class LaidFilmTests
         // a quarter of the area bears a quarter
         Assert.Equal(
             SharedFilm.CostOf(
-                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")),
+                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1) { For = "other" }),
                 on,
                 "other"
             ) * 3,
             SharedFilm.CostOf(
-                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")),
+                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1) { For = "other" }),
                 on,
                 ""
             ),

@@ -6,21 +6,20 @@ namespace Hepno.Core.Gang;
 /// <param name="WidthIn">Width, in.</param>
 /// <param name="HeightIn">Height, in.</param>
 /// <param name="Needed">Prints the line needs, spares in it.</param>
-/// <param name="Extra">Laid on top of that, for the shop's stock.</param>
-/// <param name="MayTurn">True when it may lie turned by a quarter.</param>
-/// <param name="For">The other order it is for, whose film is bought with this one's; empty for the line's own.</param>
-/// <param name="Cover">Share of its box that its own outline encloses, where it is laid by it; 1 for a box.</param>
-public sealed record LaidDesign(
-    string Key,
-    double WidthIn,
-    double HeightIn,
-    int Needed,
-    int Extra = 0,
-    bool MayTurn = true,
-    string For = "",
-    double Cover = 1
-)
+public sealed record LaidDesign(string Key, double WidthIn, double HeightIn, int Needed)
 {
+    /// <summary>Laid on top of that, for the shop's stock.</summary>
+    public int Extra { get; init; }
+
+    /// <summary>True when it may lie turned by a quarter.</summary>
+    public bool MayTurn { get; init; } = true;
+
+    /// <summary>The other order it is for, whose film is bought with this one's; empty for the line's own.</summary>
+    public OrderId For { get; init; }
+
+    /// <summary>Share of its box that its own outline encloses, where it is laid by it; 1 for a box.</summary>
+    public double Cover { get; init; } = 1;
+
     /// <summary>As it is laid: needed and extra together.</summary>
     public GangDesign Laid() => new(Key, WidthIn, HeightIn, Needed + Extra, MayTurn, Cover: Cover);
 
@@ -62,7 +61,7 @@ public sealed record LineLayout(
 {
     /// <summary>True while the line needs just these prints.</summary>
     public bool IsFor(IReadOnlyList<LaidDesign> needed) =>
-        Designs.Count(d => d.Needed > 0 && d.For.Length == 0) == needed.Count
+        Designs.Count(d => d.Needed > 0 && d.For.IsNone) == needed.Count
         && needed.All(n => Designs.Any(d => d.IsNeededAs(n)));
 
     /// <summary>True when prints are laid by their own outlines: some may lie in the empty corners of others.</summary>

@@ -6,6 +6,10 @@ internal static class LinearProgramme
 {
     private const double Eps = 1e-9;
 
+    // by the smallest index it ends where numbers are exact; rounded, it might go round for ever. What is reached by
+    // then is less, never more, than the most
+    private const int MostExchanges = 20_000;
+
     /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not
     /// negative. What rounding put over a limit is taken back, so no more is said than a real x reaches.</summary>
     /// <param name="worth">What one of each thing counts.</param>
@@ -51,14 +55,14 @@ internal static class LinearProgramme
         }
         int[] columns = [.. Enumerable.Range(0, n)],
             basis = [.. Enumerable.Range(n, m)];
-        while (true)
+        for (var exchanges = 0; ; exchanges++)
         {
             var enters = -1;
             for (var j = 0; j < n; j++)
             {
                 enters = t[m, j] < -Eps && (enters < 0 || columns[j] < columns[enters]) ? j : enters;
             }
-            if (enters < 0)
+            if (enters < 0 || exchanges == MostExchanges)
             {
                 var x = new double[n];
                 for (var i = 0; i < m; i++)

@@ -82,6 +82,6 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
     {
         static double Area(IEnumerable<LaidDesign> designs) =>
             designs.Sum(d => d.WidthIn * d.HeightIn * (d.Needed + d.Extra));
-        return (decimal)(Area(layout.Designs.Where(d => new OrderId(d.For) == forOrder)) / Area(layout.Designs));
+        return (decimal)(Area(layout.Designs.Where(d => d.For == forOrder)) / Area(layout.Designs));
     }
 }

@@ -52,7 +52,7 @@ public static class BoughtFilm
         var roll = on.Roll is null
             ? ""
             : $", {Shown.Roll(bill.BilledIn, f)} of the {Shown.Length(on.Ground.WidthIn, f)} roll";
-        var together = layout.Designs.Any(d => d.For.Length > 0) ? ", with another order's" : "";
+        var together = layout.Designs.Any(d => !d.For.IsNone) ? ", with another order's" : "";
         return item with
         {
             Text = $"{prints} prints on {film}{roll}{together}",

@@ -34,7 +34,7 @@ internal static class FilmTogether
         {
             if (
                 FilmOffers.Waits(x.Case.Order, x.Line.Asked) is { Length: > 0 } waits
-                || x.Layout.Designs.Any(d => d.For.Length > 0)
+                || x.Layout.Designs.Any(d => !d.For.IsNone)
                 || !BoughtFilm.IsOpen(x.Case, x.Line.Asked)
             )
             {
@@ -81,7 +81,7 @@ internal static class FilmTogether
     {
         var book = shop.Book(connection);
         var l = LineLayouts.Film(connection, shop, id, lineId, null, on: null);
-        var others = l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().ToList();
+        var others = l.Layout.Designs.Where(d => !d.For.IsNone).Select(d => d.For).Distinct().ToList();
         if (others.Count == 0 || !BoughtFilm.IsOpen(l.Case, l.Line.Asked))
         {
             throw new RefusedException(
@@ -96,7 +96,7 @@ internal static class FilmTogether
         deed = deed with { Undoable = false };
         foreach (var other in others)
         {
-            var c = shop.Case(connection, new OrderId(other), book);
+            var c = shop.Case(connection, other, book);
             var mine = c.Order.Facts.Layout.Joined.First(j => j.WithOrder == id);
             var line = c.Line(mine.LineId);
             var item = BoughtFilm.ItemOf(c.Order.Facts, line.Asked)!;
@@ -144,6 +144,6 @@ internal static class FilmTogether
             GangNest.OnePass,
             seed: 1,
             null,
-            [.. l.Layout.Designs.Where(d => d.For.Length == 0).Select(d => d with { Cover = 1 })]
+            [.. l.Layout.Designs.Where(d => d.For.IsNone).Select(d => d with { Cover = 1 })]
         );
 }

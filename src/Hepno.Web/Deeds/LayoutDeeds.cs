@@ -304,7 +304,7 @@ internal static class LayoutDeeds
         [
             .. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }),
             .. filling,
-            .. l.Layout.Designs.Where(d => d.For.Length > 0),
+            .. l.Layout.Designs.Where(d => !d.For.IsNone),
         ];
         return new(
             l.Line.Asked.Id,

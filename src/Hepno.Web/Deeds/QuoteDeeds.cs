@@ -97,7 +97,7 @@ internal static class QuoteDeeds
         }
         if (
             c.Order.Facts.Layout.Joined is { Count: > 0 }
-            || c.Order.Facts.Layout.Layouts.Any(l => l.Designs.Any(d => d.For.Length > 0))
+            || c.Order.Facts.Layout.Layouts.Any(l => l.Designs.Any(d => !d.For.IsNone))
         )
         {
             throw new RefusedException(

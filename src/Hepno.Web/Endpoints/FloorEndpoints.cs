@@ -129,7 +129,7 @@ internal static class FloorEndpoints
         };
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>
-    internal static PressDayView PressDay(OpenShop shop, DateOnly? day, string? inHand) =>
+    internal static PressDayView PressDay(OpenShop shop, DateOnly? day, OrderId? inHand) =>
         shop.Db.Read(connection =>
         {
             var (book, open, floor) = Planned(shop, connection);
@@ -190,11 +190,11 @@ internal static class FloorEndpoints
 
     /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what
     /// would help. Without a line, its first that has a method.</summary>
-    internal static FloorSimulationView Simulation(string id, LineId? lineId, OpenShop shop, bool? cold) =>
+    internal static FloorSimulationView Simulation(OrderId id, LineId? lineId, OpenShop shop, bool? cold) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
-            var c = shop.Case(connection, new OrderId(id), book);
+            var c = shop.Case(connection, id, book);
             if (book.Presses.Count == 0)
             {
                 throw new RefusedException(

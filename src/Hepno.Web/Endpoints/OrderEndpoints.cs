@@ -148,7 +148,7 @@ internal static class OrderEndpoints
         OpenShop shop,
         LineId? line,
         int? quantity,
-        string? mix,
+        MethodId? mix,
         [AsParameters] WhatIfQuery tried
     ) =>
         shop.Db.Read(connection =>
@@ -172,7 +172,7 @@ internal static class OrderEndpoints
             var c = shop.Case(connection, id, book);
             var own = mix is null
                 ? null
-                : Mixed.Find(new MethodId(mix))
+                : Mixed.Find(mix.Value)
                     ?? throw new RefusedException(
                         400,
                         "mix",
@@ -203,13 +203,12 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>
-    internal static IReadOnlyList<Swing> Swings(OrderId id, OpenShop shop, LineId? line, string method) =>
+    internal static IReadOnlyList<Swing> Swings(OrderId id, OpenShop shop, LineId? line, MethodId method) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
             var c = shop.Case(connection, id, book);
-            var way = DecorationMethods.Find(new MethodId(method))
-                ?? throw RefusedException.NoSuch("method", id: method);
+            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
             return c.Line(line).InHand is { } inHand && book.Presses.Count > 0
                 ? Swing.Reckon(way, inHand, book.For(c.Customer))
                 : throw new RefusedException(

@@ -239,7 +239,7 @@ internal static class ShopEndpoints
     )
         where T : class =>
         api.MapGet($"/{noun}/{{id}}/prices", (string id, OpenShop shop) =>
-                shop.Db.Read(c => Views.PriceLine.Lines(c, shop, aggregate, new OrderId(id), prices))
+                shop.Db.Read(c => Views.PriceLine.Lines(c, shop, aggregate, id, prices))
             )
             .WithTags(noun)
             .WithName($"{noun}-prices")

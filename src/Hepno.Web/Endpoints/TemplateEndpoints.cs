@@ -114,7 +114,7 @@ internal static class TemplateEndpoints
 
     /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is
     /// no longer offered is left to be said.</summary>
-    internal static Written Begin(string id, BeginBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Begin(OrderId id, BeginBody body, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c =>
         {
             var template = Aggregates.Templates.Get(c, body.TemplateId)?.Value
@@ -140,17 +140,8 @@ internal static class TemplateEndpoints
                 ],
             };
             return new Written(
-                id,
-                SaveAsk
-                    .Do(
-                        c,
-                        shop,
-                        new OrderId(id),
-                        ask,
-                        request.Seen(),
-                        request.Deed(shop.Clock, "begun from a template")
-                    )
-                    .Version
+                id.Text,
+                SaveAsk.Do(c, shop, id, ask, request.Seen(), request.Deed(shop.Clock, "begun from a template")).Version
             );
         });
 }

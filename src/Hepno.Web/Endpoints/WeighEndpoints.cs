@@ -111,14 +111,13 @@ internal static class WeighEndpoints
     internal static IReadOnlyList<StartUpBudget> StartUps(OpenShop shop) =>
         shop.Db.Read(connection => StartUp.Budgets(shop.Book(connection)));
 
-    internal static Launch LaunchOf(string id, OpenShop shop, LineId? line, string method) =>
+    internal static Launch LaunchOf(OrderId id, OpenShop shop, LineId? line, MethodId method) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
-            var c = shop.Case(connection, new OrderId(id), book);
+            var c = shop.Case(connection, id, book);
             var of = c.Line(line);
-            var way = DecorationMethods.Find(new MethodId(method))
-                ?? throw RefusedException.NoSuch("method", id: method);
+            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
             if (of.InHand is not { } inHand || book.Presses.Count == 0)
             {
                 throw new RefusedException(

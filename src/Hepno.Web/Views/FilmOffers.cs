@@ -22,7 +22,7 @@ internal static class FilmOffers
         if (
             l.On.Roll is { IsOwn: true }
             || !BoughtFilm.IsOpen(l.Case, l.Line.Asked)
-            || l.Layout.Designs.Any(d => d.For.Length > 0)
+            || l.Layout.Designs.Any(d => !d.For.IsNone)
         )
         {
             return [];
@@ -42,7 +42,7 @@ internal static class FilmOffers
                     && y.FilmId == l.Film.Id
                     && y.On == l.On.Key
                     && IsWaiting(x.Order, x.Line)
-                    && y.Designs.All(d => d.For.Length == 0)
+                    && y.Designs.All(d => d.For.IsNone)
                 )
                 .Select(x => Offer(connection, l, x.Order, x.Line, x.Layout!))
                 .OfType<LayoutJoin>()
@@ -103,7 +103,7 @@ internal static class FilmOffers
         List<LaidDesign> designs =
         [
             .. l.Layout.Designs.Select(d => d with { Cover = 1 }),
-            .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId.Text, Cover = 1 }),
+            .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId, Cover = 1 }),
         ];
         return GangProblems.Of(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any()
             ? null

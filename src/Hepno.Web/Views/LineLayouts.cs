@@ -202,10 +202,10 @@ internal static class LineLayouts
             l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "",
             [
                 .. l
-                    .Layout.Designs.Where(d => d.For.Length > 0)
+                    .Layout.Designs.Where(d => !d.For.IsNone)
                     .Select(d => d.For)
                     .Distinct()
-                    .Select(o => FilmOffers.CodeOf(connection, new OrderId(o))),
+                    .Select(o => FilmOffers.CodeOf(connection, o)),
             ],
             FilmOffers.Offers(connection, l),
             l.On.Roll is { IsOwn: true },
@@ -285,10 +285,10 @@ internal static class LineLayouts
     )
     {
         var names = new Dictionary<string, (string, DesignId?)>();
-        foreach (var d in layout.Designs.Where(d => d.For.Length > 0))
+        foreach (var d in layout.Designs.Where(d => !d.For.IsNone))
         {
             var order = Aggregates.Orders.Get(connection, d.For)?.Value;
-            var key = d.Key[(d.For.Length + 1)..];
+            var key = d.Key[(d.For.Text.Length + 1)..];
             var placement = order
                 ?.Ask.Lines.SelectMany(l => l.Placements)
                 .FirstOrDefault(p =>

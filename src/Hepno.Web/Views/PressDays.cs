@@ -16,7 +16,7 @@ internal static class PressDays
 
     public static PressDayView Day(
         LocalDate day,
-        string? inHand,
+        OrderId? inHand,
         IReadOnlyList<OrderCase> open,
         FloorPlan floor,
         ShopBook book
@@ -61,9 +61,7 @@ internal static class PressDays
                     .Select(h => new HandsView(h.Id, h.Name, [.. h.On(day).Select(s => new Stretch(s.From, s.To))])),
             ],
             floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(),
-            inHand is not null && PlacedOrder.Find(floor.Placed, new OrderId(inHand)) is { HasPlace: true } mine
-                ? mine
-                : null
+            inHand is { } wanted && PlacedOrder.Find(floor.Placed, wanted) is { HasPlace: true } mine ? mine : null
         );
     }
 

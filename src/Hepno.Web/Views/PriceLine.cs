@@ -22,7 +22,7 @@ internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
         SqliteConnection c,
         OpenShop shop,
         Aggregate<T> aggregate,
-        OrderId id,
+        string id,
         Func<T, IEnumerable<(string What, decimal Price)>> prices
     )
         where T : class

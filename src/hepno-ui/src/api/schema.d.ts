@@ -7266,23 +7266,15 @@ export interface components {
             /**
              * Format: int32
              * @description Laid on top of that, for the shop's stock.
-             * @default 0
              */
             extra: number;
-            /**
-             * @description True when it may lie turned by a quarter.
-             * @default true
-             */
+            /** @description True when it may lie turned by a quarter. */
             mayTurn: boolean;
-            /**
-             * @description The other order it is for, whose film is bought with this one's; empty for the line's own.
-             * @default
-             */
+            /** @description The other order it is for, whose film is bought with this one's; empty for the line's own. */
             for: string;
             /**
              * Format: double
              * @description Share of its box that its own outline encloses, where it is laid by it; 1 for a box.
-             * @default 1
              */
             cover: number;
         };
