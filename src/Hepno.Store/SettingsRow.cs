@@ -171,7 +171,7 @@ internal static class SettingsRow
 
     private static FloorRules Floor(Rows.Row r, SettingsLists lists) =>
         new(
-            new FloorHabits()
+            new FloorHabits
             {
                 Policy = r.Word<FloorPolicy>("floor_policy"),
                 FirstPiece = r.Flag("first_piece"),

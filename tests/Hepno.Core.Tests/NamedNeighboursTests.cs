@@ -1,8 +1,4 @@
-using System.Collections.Immutable;
 using Hepno.Analyzers;
-using Microsoft.CodeAnalysis;
-using Microsoft.CodeAnalysis.CSharp;
-using Microsoft.CodeAnalysis.Diagnostics;
 
 namespace Hepno.Core.Tests;
 
@@ -21,14 +17,6 @@ public class NamedNeighboursTests
             internal static void Inside(bool hot, bool closed) { }
         }
         """;
-
-    private static readonly ImmutableArray<MetadataReference> Known =
-    [
-        .. ((string)AppContext.GetData("TRUSTED_PLATFORM_ASSEMBLIES")!)
-            .Split(Path.PathSeparator)
-            .Where(p => Path.GetFileName(p).StartsWith("System.", StringComparison.Ordinal))
-            .Select(p => MetadataReference.CreateFromFile(p)),
-    ];
 
     [Theory]
     [InlineData("new Said(\"too hot\", \"let it cool\")", "'Sentence' and 'Remedy' of Said")]
@@ -56,17 +44,9 @@ public class NamedNeighboursTests
                 static object Call(string sentence, string other, string shopRemedy) => {{call}};
             }
             """;
-        var compilation = CSharpCompilation.Create(
-            "Hepno.Sample",
-            [CSharpSyntaxTree.ParseText(source)],
-            Known,
-            new(OutputKind.DynamicallyLinkedLibrary)
-        );
-        Assert.Empty(compilation.GetDiagnostics().Where(d => d.Severity == DiagnosticSeverity.Error));
-        var all = await compilation.WithAnalyzers([new NamedNeighbours()]).GetAnalyzerDiagnosticsAsync();
         Assert.Equal(
             found.Length == 0 ? [] : [$"{NamedNeighbours.Id} {found} could be exchanged: name one of them"],
-            all.Select(d => $"{d.Id} {d.GetMessage(System.Globalization.CultureInfo.InvariantCulture)}")
+            await Samples.Found(new NamedNeighbours(), source)
         );
     }
 }

@@ -106,7 +106,6 @@ public static class LineFloor
             ]
         )
         {
-            Operators = 1,
             RackPlaces = habits.RackPlaces,
             Policy = press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy,
             FirstPiece = habits.FirstPiece && press.Id != ShopBook.Table.Id,

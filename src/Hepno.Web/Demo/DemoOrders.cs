@@ -353,14 +353,9 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
     private void NamedAndNumbered()
     {
         static Placement Back(PlacementId id) =>
-            new(id, "back", 11, 9, CoveragePercent: 40, 1, false, 14)
-            {
-                DesignId = null,
-                BySize = true,
-                Own = OwnText.NameAndNumber,
-            };
+            new(id, "back", 11, 9, CoveragePercent: 40, 1, false, 14) { BySize = true, Own = OwnText.NameAndNumber };
         static Placement Crest(PlacementId id) =>
-            new(id, "left-chest", 3.5, 3.5, CoveragePercent: 55, 2, false, 4) { DesignId = null, BySize = true };
+            new(id, "left-chest", 3.5, 3.5, CoveragePercent: 55, 2, false, 4) { BySize = true };
         static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> names) =>
             [.. names.GroupBy(n => n.Size).Select(g => new SizeCount(g.Key, g.Count()))];
         IReadOnlyList<OwnPiece> coaches =
