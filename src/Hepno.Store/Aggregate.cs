@@ -29,6 +29,20 @@ public sealed class StaleException(string kind, string id, long seen, long stand
     public long Stands { get; } = stands;
 }
 
+/// <summary>Things of a kind that a person edits as one, whichever kind it is.</summary>
+public interface IAggregate
+{
+    /// <summary>The word of history for it.</summary>
+    string Kind { get; }
+
+    /// <summary>The version one of them stands at; 0 where there is none.</summary>
+    internal long VersionOf(SqliteConnection connection, string id);
+
+    /// <summary>Puts the state before a deed back as a new version.</summary>
+    /// <returns>The version that stands now.</returns>
+    internal long Restore(SqliteConnection connection, string id, byte[] packed, long stands, long restores, Deed deed);
+}
+
 /// <summary>Something a person edits as one: read, written with a version check, its earlier states kept.</summary>
 public sealed class Aggregate<T>(
     string kind,
@@ -37,7 +51,7 @@ public sealed class Aggregate<T>(
     Func<T, string> idOf,
     Action<SqliteConnection, T, long> write,
     Document<T>? document = null
-)
+) : IAggregate
     where T : class
 {
     public string Kind => kind;
@@ -105,8 +119,7 @@ public sealed class Aggregate<T>(
         return states;
     }
 
-    /// <summary>Puts the state before a deed back as a new version.</summary>
-    internal long Restore(
+    long IAggregate.Restore(
         SqliteConnection connection,
         string id,
         byte[] packed,
@@ -115,7 +128,7 @@ public sealed class Aggregate<T>(
         Deed deed
     ) => Put(connection, Document.Unpacked(packed), stands, deed, restores);
 
-    internal long VersionOf(SqliteConnection connection, string id) =>
+    long IAggregate.VersionOf(SqliteConnection connection, string id) =>
         connection.Scalar($"SELECT version FROM {table} WHERE id = @id", ("@id", id));
 
     private long Put(SqliteConnection connection, T value, long seen, Deed deed, long? restores)

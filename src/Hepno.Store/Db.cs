@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Reflection;
 using Hepno.Store.Copies;
-using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 
@@ -278,7 +277,7 @@ public sealed class Db : IDisposable
     private static void BringUp(SqliteConnection connection)
     {
         var at = (int)connection.Scalar("PRAGMA user_version");
-        connection.CreateFunction<string, byte[]>(Packing.SqlName, Packing.Pack, isDeterministic: true);
+        MigrationFunctions.AddTo(connection);
         foreach (var (number, _, sql) in Migrations().Where(m => m.Number > at))
         {
             using var transaction = connection.BeginTransaction(deferred: false);

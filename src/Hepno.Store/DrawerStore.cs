@@ -21,7 +21,7 @@ public static class DrawerStore
     public static List<KeptPrint> All(SqliteConnection connection)
     {
         var zone = SettingsStore.TimeZone(connection);
-        var kept = Aggregates.KeptPrints.All(connection).Select(k => k.Value).ToList();
+        var kept = Aggregates.Of<KeptPrint>().All(connection).Select(k => k.Value).ToList();
         foreach (var more in Extra(connection, zone))
         {
             var at = kept.FindIndex(k =>
@@ -101,7 +101,8 @@ public static class DrawerStore
               JOIN gather_item g ON g.order_id = d.order_id AND g.done_at IS NOT NULL
               JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id
                 AND (g.id IN ('film-layout-' || first.id, 'paper-' || first.id)
-                  OR (g.id = 'prepare-' || first.id AND l.film_id IN (SELECT id FROM film_printer)))
+                  OR (g.id = 'prepare-' || first.id AND l.film_id IN (
+                    SELECT id FROM thing WHERE kind = 'film-printer')))
             WHERE d.extra > 0 AND d.for_order = '' GROUP BY d.order_id, d.position ORDER BY done_at
             """,
             r =>

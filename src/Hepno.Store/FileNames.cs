@@ -5,12 +5,13 @@ namespace Hepno.Store;
 /// <summary>Which kept files the data names: artwork, attachments, photographs.</summary>
 public static class FileNames
 {
-    private static readonly (string Table, string Column)[] Places =
+    private static readonly (string Table, string Hashes)[] Places =
     [
-        ("artwork", "hash"),
-        ("artwork", "came_as"),
-        ("order_attachment", "hash"),
-        ("spot_test_photo", "hash"),
+        ("artwork", "SELECT hash AS hash FROM artwork WHERE hash IS NOT NULL"),
+        ("artwork", "SELECT came_as AS hash FROM artwork WHERE came_as IS NOT NULL"),
+        ("order_attachment", "SELECT hash AS hash FROM order_attachment WHERE hash IS NOT NULL"),
+        ("spot_test_photo", "SELECT hash FROM spot_test_photo"),
+        ("thing", "SELECT p.value ->> 'hash' AS hash FROM thing, json_each(document, '$.photos') p"),
     ];
 
     /// <summary>Their hashes, each once; also of a database from before some of these were kept.</summary>
@@ -23,12 +24,7 @@ public static class FileNames
         [
             .. Places
                 .Where(p => tables.Contains(p.Table))
-                .SelectMany(p =>
-                    connection.Query(
-                        $"SELECT DISTINCT {p.Column} AS hash FROM {p.Table} WHERE {p.Column} IS NOT NULL",
-                        r => r.Text("hash")
-                    )
-                )
+                .SelectMany(p => connection.Query(p.Hashes, r => r.Text("hash")))
                 .Distinct(StringComparer.Ordinal)
                 .Order(StringComparer.Ordinal),
         ];

@@ -221,7 +221,9 @@ public class BuyingTests
             fields,
             string.Join(
                 '+',
-                Materials.OddValues.In(Tee with { UnitPrice = (decimal)price, WeightGsm = weight }).Select(p => p.Where)
+                Style
+                    .Described.OddValues(Tee with { UnitPrice = (decimal)price, WeightGsm = weight })
+                    .Select(p => p.Where)
             )
         );
 
@@ -231,7 +233,7 @@ public class BuyingTests
         var list = MethodTests.Book.Films[0];
         Assert.Empty(Materials.OddValues.In(list));
         Assert.Single(Materials.OddValues.In(list with { Sizes = [new("4 × 4", 4, 4, [new(1, 14m), new(25, 0.8m)])] }));
-        Assert.Empty(Materials.OddValues.In("anything"));
+        Assert.Empty(Cutter.Described.OddValues(MethodTests.Book.Cutters[0]));
     }
 
     [Theory]

@@ -178,7 +178,7 @@ public class MadeBeforeTests
             r => r.Code == "not-listed"
         );
         Assert.Equal(
-            ["blanks", "blanks", "repeatPerScreen", "keepsMonths"],
+            ["repeatPerScreen", "keepsMonths", "blanks", "blanks"],
             (
                 own with
                 {

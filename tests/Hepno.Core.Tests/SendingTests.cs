@@ -16,10 +16,10 @@ namespace Hepno.Core.Tests;
 public class SendingTests
 {
     private static readonly RateZone Near = new(
-        "near",
         "Near",
         1,
-        [new(250, 4.20m), new(1000, 6m), new(2000, 7.80m), new(5000, 12.10m), new(10_000, 17.60m)]
+        [new(250, 4.20m), new(1000, 6m), new(2000, 7.80m), new(5000, 12.10m), new(10_000, 17.60m)],
+        "near"
     );
 
     private static decimal Of(string cell) => decimal.Parse(cell, CultureInfo.InvariantCulture);
@@ -279,5 +279,48 @@ public class SendingTests
         );
         Assert.Equal(0, LineCost.Fees(here with { Shipping = new("near", true) }, book).OfPostage);
         Assert.Null(LineCost.Packed(here with { Shipping = new("moon", true) }, book));
+    }
+
+    [Fact]
+    public void The_shops_own_rates_hold_and_of_two_services_each_zone_is_told_from_the_others()
+    {
+        Assert.Equal(CarrierRates.Usual, CarrierRates.Of([]));
+        var ridge = new ParcelService("ridge", "Ridgeline", [Near with { Id = "" }]);
+        ridge = ParcelService.Described.Settled(ridge);
+        Assert.Equal("near", ridge.Zones[0].Id);
+        var both = CarrierRates.Of([
+            ridge,
+            new("shore", "Shoreway", [Near, Near with { Name = "Far & wide", Id = "far" }]),
+        ]);
+        Assert.Equal("Ridgeline, Shoreway", both.Carrier);
+        Assert.Equal(["near", "shore/near", "far"], both.Zones.Select(z => z.Id));
+        Assert.Equal("Near, Shoreway", both.Zones[1].Name);
+        Assert.Equal("far-wide", new RateZone(" Far & wide", 3, []).Settled().Id);
+        // renamed, orders still find it
+        Assert.Equal("near", (ridge.Zones[0] with { Name = "Nearby" }).Settled().Id);
+    }
+
+    [Theory]
+    [InlineData("Near; 1; 250 4.20, 1000 6", "")]
+    [InlineData("Near; 90; 250 4.20", "zones[0].days")]
+    [InlineData("Near; 1; 1000 4.20, 250 6", "zones[0].steps")]
+    [InlineData("Near; 1; 250 -1", "zones[0].steps")]
+    [InlineData("Near; 1; 0 1", "zones[0].steps")]
+    [InlineData("&; 1; 250 4", "zones[0].name")]
+    [InlineData("Near; 1; 250 4|near; 2; 250 5", "zones[1].name")]
+    public void Rates_that_cannot_hold_are_refused_by_their_zone(string typed, string where)
+    {
+        var zones = typed
+            .Split('|')
+            .Select(row => row.Split("; "))
+            .Select(z => new RateZone(
+                z[0],
+                int.Parse(z[1], CultureInfo.InvariantCulture),
+                [.. z[2].Split(", ").Select(s => s.Split(' ')).Select(s => new RateStep((double)Of(s[0]), Of(s[1])))]
+            ));
+        var kind = ParcelService.Described;
+        var problems = kind.Problems(kind.Settled(new("ridge", "Ridgeline", [.. zones]))).Select(p => p.Where);
+        Assert.Equal(where.Length == 0 ? [] : [where], problems);
+        Assert.Contains(kind.Problems(new("ridge", "Ridgeline", [])), p => p.Where == "zones");
     }
 }

@@ -34,7 +34,12 @@ public class DocumentTests
     [MemberData(nameof(Names))]
     public void Every_version_ever_written_is_read_to_what_is_written_now(string name)
     {
-        var versions = Enumerable.Range(1, All[name].Version).Select(v => Fixture(name, v)).ToList();
+        // a kind that is described since was never written in the first
+        var versions = Enumerable
+            .Range(1, All[name].Version)
+            .Select(v => Fixture(name, v))
+            .SkipWhile(written => written.Count == 0)
+            .ToList();
         var now = versions[^1];
         Assert.NotEmpty(now);
         Assert.All(versions, written => Assert.Equal(now, written.Select(All[name].Rewritten)));
@@ -147,7 +152,7 @@ public class DocumentTests
 
     private static IEnumerable<Kept> Kinds()
     {
-        foreach (var aggregate in typeof(Aggregates).GetProperties().Select(p => p.GetValue(null)!))
+        foreach (var aggregate in Aggregates.All)
         {
             yield return OfThing((dynamic)aggregate);
         }

@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Text.Json.Nodes;
+using Hepno.Core.Things;
 using Xunit.Abstractions;
 
 namespace Hepno.Web.Tests;
@@ -246,20 +247,11 @@ public sealed class AnyShopTests(ITestOutputHelper output)
     private static async Task<List<JsonNode>> All(Shop shop, string kind) =>
         [.. JsonNode.Parse((await shop.Get($"/api/{kind}")).GetRawText())!.AsArray().Select(n => n!)];
 
-    private static string SchemaOf(string kind) =>
-        kind switch
-        {
-            "film-printers" => "FilmPrinterBody",
-            "dye-printers" => "DyePrinterBody",
-            "paper-printers" => "PaperPrinterBody",
-            "garment-printers" => "GarmentPrinterBody",
-            "stitch-machines" => "StitchMachineBody",
-            "outside-printers" => "OutsidePrinterBody",
-            "pod-services" => "PodServiceBody",
-            "kept-prints" => "KeptPrintBody",
-            "cloths" => "RollClothBody",
-            "presses" => "PressBody",
-            "supplies" => "SuppliesBody",
-            _ => $"{char.ToUpperInvariant(kind[0])}{kind[1..^1]}Body",
-        };
+    private static string SchemaOf(string kind) => ThingKinds.All.Single(k => k.Noun == kind).Accept(new RecordName());
+
+    private sealed class RecordName : IForEachKind<string>
+    {
+        public string Of<T>(ThingKind<T> kind)
+            where T : class => typeof(T).Name;
+    }
 }

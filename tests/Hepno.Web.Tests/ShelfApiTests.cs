@@ -60,7 +60,7 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
             { "film-printers", "skua", "powderPricePerG", "-1", "powderPricePerG" },
             { "dye-printers", "plover", "name", "\"\"", "name" },
             { "dye-printers", "plover", "speedIn2PerMinute", "0", "speedIn2PerMinute" },
-            { "dye-printers", "plover", "sheetMarginIn", "7", "sheetWidthIn" },
+            { "dye-printers", "plover", "sheetMarginIn", "7", "sheetMarginIn" },
             { "dye-printers", "plover", "tapeInPerPrint", "-1", "tapeInPerPrint" },
             { "presses", "gannet", "name", "\"\"", "name" },
             { "presses", "gannet", "platenWidthIn", "1600", "platenWidthIn" },

@@ -72,6 +72,34 @@ test('a printer is added on the Floor and every figure of it comes back', async 
   await clean(page)
 })
 
+test('who takes parcels has a board by its description, and its zones stand in the ask', async ({ page }) => {
+  await page.goto('/shelf')
+  await expect(page.getByText('No rates of your own: postage is by a simulated table')).toBeVisible()
+  await page.getByRole('button', { name: 'Add a parcel service' }).click()
+  const editor = page.getByRole('form', { name: 'Add a parcel service' })
+  const zones = editor.getByLabel(/^Zones, nearest first/)
+  await expect(zones).toHaveValue(/^Near; 1; 250 4.2, 1000 6,/)
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('The parcel service has no name.').first()).toBeVisible()
+  await editor.getByLabel('Who takes parcels').fill('Ridgeline')
+  await zones.fill('Skerry Quay; 1; 1000')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(editor.getByRole('alert')).toContainText('is not like "Near; 1; 250 4.20, 1000 6.00"')
+  await zones.fill('Skerry Quay; 1; 1000 3,90\nThe islands; 4; 1000 11.50, 5000 19')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('button', { name: /Ridgeline/ })).toContainText('Skerry Quay · The islands')
+  await clean(page)
+  const rates = (await (await page.request.get('/api/carrier')).json()) as { carrier: string; zones: { id: string }[] }
+  expect([rates.carrier, ...rates.zones.map((z) => z.id)]).toEqual(['Ridgeline', 'skerry-quay', 'the-islands'])
+  await page.goto('/ask')
+  await page.getByRole('button', { name: /collected or sent\?/ }).click()
+  await page
+    .getByLabel('collected or sent?', { exact: true })
+    .selectOption({ label: 'sent Skerry Quay, postage on top' })
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /collected or sent\?: sent Skerry Quay/ })).toBeVisible()
+})
+
 test('a style in use stays, an unused one comes off the Shelf and back', async ({ page, request, server }) => {
   const styles = (await (await request.get(`${server.url}/api/styles`)).json()) as { value: { id: string } }[]
   const { id: _, ...body } = styles.find((s) => s.value.id === 'sprint')!.value

@@ -1,3 +1,5 @@
+using Hepno.Core.Things;
+
 namespace Hepno.Core.Blanks;
 
 /// <summary>What a kind of garment is called in a sentence.</summary>
@@ -16,6 +18,16 @@ public static class GarmentNouns
             GarmentKind.Socks => one ? "pair of socks" : "pairs of socks",
             _ => kind.ToString().ToLowerInvariant() + (one ? "" : "s"),
         };
+    }
+
+    /// <summary>Every kind, as it stands in a list: "Tee", "Joggers".</summary>
+    public static IReadOnlyList<FieldOption> Options { get; } =
+    [.. Enum.GetValues<GarmentKind>().Select(k => new FieldOption(Words.Of(k), Label: Listed(k)))];
+
+    private static string Listed(GarmentKind kind)
+    {
+        var noun = kind is GarmentKind.Joggers or GarmentKind.Socks ? kind.ToString() : For(kind, 1);
+        return $"{char.ToUpperInvariant(noun[0])}{noun[1..]}";
     }
 
     /// <summary>A style by its name, as one or several pieces: "Hollin 150 tees", "Kittiwake caps" where its name says

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Blanks;
 
@@ -31,7 +32,7 @@ public sealed record Outline(string Size, IReadOnlyList<double> Box, OutlineSide
     private static readonly Dictionary<string, Outline> All = Read();
 
     /// <summary>The outline of a kind of garment.</summary>
-    public static Outline For(GarmentKind kind) => All[JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString())];
+    public static Outline For(GarmentKind kind) => All[Words.Of(kind)];
 
     private static Dictionary<string, Outline> Read()
     {

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Blanks;
 
@@ -140,8 +141,25 @@ public sealed record Style(
     IReadOnlyList<Colourway> Colourways,
     IReadOnlyList<StyleSize> Sizes,
     bool Retired
-)
+) : IKept<Style>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<Style> Described { get; } =
+        new("style", noun: "styles", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            OddValues = OddStyle.In,
+            Settled = x => x.Cloth is { } c ? x with { Cloth = c with { Features = [.. c.Features.Distinct()] } } : x,
+            Order = ListedBy.Text<Style>(x => x.Name),
+            FurtherPrices = x =>
+                [
+                    ("a piece", x.UnitPrice),
+                    .. (x.Buying?.Tiers ?? []).Select(t => (t.From(), t.Price)),
+                    .. x.Buying?.CodePrice is { } code ? [("with the code", code)] : Array.Empty<(string, decimal)>(),
+                    .. x.Sizes.Where(z => z.Surcharge > 0).Select(z => ($"{z.Name} on top", z.Surcharge)),
+                ],
+        };
+
     /// <summary>Pieces that lie in the shop.</summary>
     public IReadOnlyList<OnHand> OnHand { get; init; } = [];
 

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Costing;
 
@@ -20,6 +21,17 @@ public sealed record EquipmentHour(
     decimal UpkeepPerHour
 )
 {
+    /// <summary>What is asked of every machine.</summary>
+    public static FieldList<EquipmentHour> Fields { get; } =
+        new FieldList<EquipmentHour>()
+            .Money(x => x.PriceNew, "Bought for", Unit.None)
+            .Money(x => x.Resale, "Resale", Unit.None)
+            .Number(x => x.UsefulYears, "Years", Unit.None, 5)
+            .Number(x => x.ProductiveHoursAYear, "Hours a year", Unit.None, 600)
+            .Number(x => x.PowerKw, "Power", Unit.Kw, 1)
+            .Number(x => x.DutyShare, "Heats, % of the time", new("", ShownTimes: 100), 0.5)
+            .Money(x => x.UpkeepPerHour, "Upkeep an hour", Unit.None);
+
     /// <summary>Money for one held hour: (price - resale)/(years × hours) + power × duty × tariff + upkeep.</summary>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour.</param>
     /// <param name="source">Where the machine's figures stand.</param>

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Costing;
@@ -53,7 +54,17 @@ public sealed record UpkeepDue(UpkeepTask Task, LocalDate On, LocalDate? Last);
 /// <param name="Tasks">What it wants.</param>
 /// <param name="Done">The log, oldest first.</param>
 public sealed record MachineUpkeep(ThingId Id, IReadOnlyList<UpkeepTask> Tasks, IReadOnlyList<UpkeepDone> Done)
+    : IKept<MachineUpkeep>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<MachineUpkeep> Described { get; } =
+        new("upkeep", noun: "upkeep", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<MachineUpkeep>(x => x.Id.Text),
+        };
+
     private const int WeeksAYear = 52;
     private const int MonthDays = 30;
     private const int WeekDays = 7;

@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -18,41 +19,41 @@ public sealed record Cutter(
     double SpeedIn2PerMinute,
     EquipmentHour Equipment,
     string Cautions
-) : IThing
+) : IThing, IKept<Cutter>
 {
-    /// <summary>What the owner must put right before the cutter can be kept.</summary>
-    public IEnumerable<Problem> Problems()
-    {
-        if (string.IsNullOrWhiteSpace(Name))
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<Cutter> Described { get; } =
+        new("cutter", noun: "cutters", x => x.Id.Text, (x, id) => x with { Id = new(id) })
         {
-            yield return new(
-                "empty",
-                "The cutter has no name.",
-                Where: "name",
-                "Give it a name you would call across the room."
-            );
-        }
-        if (CutWidthIn is <= 0 or > 120)
-        {
-            yield return new(
-                "range",
-                $"A cut {CutWidthIn:0.##} in wide is outside 0 to 120.",
-                Where: "cutWidthIn",
-                "Type its widest cut."
-            );
-        }
-        if (SpeedIn2PerMinute is <= 0 or > 5000)
-        {
-            yield return new(
-                "range",
-                $"A speed of {SpeedIn2PerMinute:0.##} in² a minute is outside 0 to 5,000.",
-                Where: "speedIn2PerMinute",
-                "Time one cut and divide."
-            );
-        }
-        foreach (var problem in Equipment.Problems())
-        {
-            yield return problem;
-        }
-    }
+            Area = ThingArea.Floor,
+            Words = new("cutter", Many: "Cutters", Add: "Add a cutter", "No cutter: layered vinyl stays folded."),
+            Fields = new FieldList<Cutter>()
+                .Named(x => x.Name, "Name", help: "Give it a name you would call across the room.")
+                .Number(x => x.CutWidthIn, "Widest cut", Unit.In, 20, (0.01, 120), "Type its widest cut.")
+                .Number(
+                    x => x.SpeedIn2PerMinute,
+                    "Cuts",
+                    Unit.In2PerMinute,
+                    60,
+                    (0.01, 5000),
+                    "Time one cut and divide."
+                )
+                .Part(
+                    x => x.Equipment,
+                    EquipmentHour.Fields,
+                    new EquipmentHour(0, Resale: 0, 4, ProductiveHoursAYear: 700, 0.1, DutyShare: 0.5, 0.4m)
+                )
+                .Text(
+                    x => x.Cautions,
+                    "Cautions of its manual",
+                    start: "The blade is sharper than it looks: hands off while it runs. The maker’s manual decides.",
+                    lines: 2
+                ),
+            Rules = x => x.Equipment.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<Cutter>(x => x.Name),
+        };
+
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

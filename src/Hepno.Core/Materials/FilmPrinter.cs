@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -54,83 +55,154 @@ public sealed record FilmPrinter(
     FilmCure Cure,
     EquipmentHour Equipment,
     string Cautions
-) : IThing
+) : IThing, IKept<FilmPrinter>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<FilmPrinter> Described { get; } =
+        new("film-printer", noun: "film-printers", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Floor,
+            Words = new(
+                "film printer",
+                Many: "Film printers",
+                Add: "Add a film printer",
+                "No film printer: film is bought in."
+            ),
+            Fields = new FieldList<FilmPrinter>()
+                .Named(x => x.Name, "Name", help: "Give it a name you would call across the room.")
+                .Number(x => x.RollWidthIn, "Printable width", Unit.In, 13, (0.01, 64), "Type what the printer does.")
+                .Number(x => x.GapIn, "Gap between prints", Unit.In, 0.25, (0, 3), "A quarter inch is usual.")
+                .Number(
+                    x => x.SpeedIn2PerMinute,
+                    "Prints",
+                    Unit.In2PerMinute,
+                    11,
+                    (0.01, 5000),
+                    "Time one print and divide."
+                )
+                .Number(
+                    x => x.ColourMlPerIn2,
+                    "Colour",
+                    Unit.MlPerIn2,
+                    0.011,
+                    (0, 1),
+                    "Look at the unit again: ml and g for an in²."
+                )
+                .Money(
+                    x => x.ColourPricePerMl,
+                    "Colour",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Look at the unit again: ml and g for an in².",
+                    priceOf: "colour, a ml"
+                )
+                .Number(
+                    x => x.WhiteMlPerIn2,
+                    "White",
+                    Unit.MlPerIn2,
+                    0.014,
+                    (0, 1),
+                    "Look at the unit again: ml and g for an in²."
+                )
+                .Money(
+                    x => x.WhitePricePerMl,
+                    "White",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Look at the unit again: ml and g for an in².",
+                    priceOf: "white, a ml"
+                )
+                .Flag(
+                    x => x.WhiteOnLight,
+                    "White on white and pale cloth",
+                    start: true,
+                    yes: "printed too",
+                    no: "left out"
+                )
+                .Money(
+                    x => x.FilmPricePerIn2,
+                    "Film",
+                    Unit.MoneyFor("an in²"),
+                    (0, 10),
+                    "Look at the unit again: ml and g for an in².",
+                    priceOf: "film, an in²"
+                )
+                .Number(
+                    x => x.PowderGPerIn2,
+                    "Powder",
+                    Unit.GPerIn2,
+                    0.016,
+                    (0, 1),
+                    "Look at the unit again: ml and g for an in²."
+                )
+                .Money(
+                    x => x.PowderPricePerG,
+                    "Powder",
+                    Unit.MoneyFor("a g"),
+                    (0, 100),
+                    "Look at the unit again: ml and g for an in².",
+                    priceOf: "powder, a g"
+                )
+                .Number(
+                    x => x.CleaningMlPerDay,
+                    "Cleaning",
+                    new("ml a day"),
+                    15,
+                    (0, 1000),
+                    "Look at the unit again: ml and g for an in²."
+                )
+                .Money(
+                    x => x.CleaningPricePerMl,
+                    "Cleaning",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Look at the unit again: ml and g for an in².",
+                    priceOf: "cleaning, a ml"
+                )
+                .Number(
+                    x => x.PrintsPerDay,
+                    "Prints a day",
+                    Unit.None,
+                    30,
+                    (0.01, 5000),
+                    "Prints that share a day's cleaning."
+                )
+                .Choice(
+                    x => x.Cure,
+                    "Cured",
+                    FilmCure.Oven,
+                    [(FilmCure.Oven, "in an oven"), (FilmCure.HoverPress, "under the hovering press")]
+                )
+                .Number(
+                    x => x.CureF,
+                    "Cured at",
+                    Unit.F,
+                    UsualCureF,
+                    (200, 400),
+                    "The powder's sheet names it; 250 is usual."
+                )
+                .Part(
+                    x => x.Equipment,
+                    EquipmentHour.Fields,
+                    new EquipmentHour(0, Resale: 0, 4, ProductiveHoursAYear: 700, 0.7, DutyShare: 0.5, 0.4m)
+                )
+                .Text(
+                    x => x.Cautions,
+                    "Cautions of its manual and data sheets",
+                    start: "Powder is fine dust: extraction and mask. Oven and film burn. The data sheets decide.",
+                    lines: 2
+                ),
+            Rules = x => x.Equipment.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<FilmPrinter>(x => x.Name),
+        };
+
     /// <summary>Heat its powder is cured at, by its sheet, °F.</summary>
     public double CureF { get; init; } = FilmPrinter.UsualCureF;
 
     /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
     public const double UsualCureF = 250;
 
-    /// <summary>What the owner must put right before the printer can be kept.</summary>
-    public IEnumerable<Problem> Problems()
-    {
-        if (string.IsNullOrWhiteSpace(Name))
-        {
-            yield return new(
-                "empty",
-                "The film printer has no name.",
-                Where: "name",
-                "Give it a name you would call across the room."
-            );
-        }
-        foreach (
-            var (value, most, field, what) in new[]
-            {
-                (RollWidthIn, 64.0, "rollWidthIn", "A printable width"),
-                (SpeedIn2PerMinute, 5000, "speedIn2PerMinute", "A speed"),
-                (PrintsPerDay, 5000, "printsPerDay", "A day's prints"),
-            }
-        )
-        {
-            if (value <= 0 || value > most)
-            {
-                yield return new(
-                    "range",
-                    $"{what} of {value:0.###} is outside 0 to {most:0}.",
-                    Where: field,
-                    "Type what the printer does."
-                );
-            }
-        }
-        foreach (
-            var (value, most, field, what) in new[]
-            {
-                (GapIn, 3.0, "gapIn", "A gap"),
-                (ColourMlPerIn2, 1, "colourMlPerIn2", "Colour ink"),
-                (WhiteMlPerIn2, 1, "whiteMlPerIn2", "White ink"),
-                (PowderGPerIn2, 1, "powderGPerIn2", "Powder"),
-                (CleaningMlPerDay, 1000, "cleaningMlPerDay", "Cleaning ink"),
-                ((double)ColourPricePerMl, 100, "colourPricePerMl", "A ml of colour"),
-                ((double)WhitePricePerMl, 100, "whitePricePerMl", "A ml of white"),
-                ((double)FilmPricePerIn2, 10, "filmPricePerIn2", "An in² of film"),
-                ((double)PowderPricePerG, 100, "powderPricePerG", "A g of powder"),
-                ((double)CleaningPricePerMl, 100, "cleaningPricePerMl", "A ml of cleaning ink"),
-            }
-        )
-        {
-            if (value < 0 || value > most)
-            {
-                yield return new(
-                    "range",
-                    $"{what} of {value:0.####} is outside 0 to {most:0}.",
-                    Where: field,
-                    "Look at the unit again: ml and g for an in²."
-                );
-            }
-        }
-        if (CureF is not (>= 200 and <= 400))
-        {
-            yield return new(
-                "range",
-                $"A cure at {CureF:0} °F is outside 200 to 400.",
-                Where: "cureF",
-                "The powder's sheet names it; 250 is usual."
-            );
-        }
-        foreach (var problem in Equipment.Problems())
-        {
-            yield return problem;
-        }
-    }
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

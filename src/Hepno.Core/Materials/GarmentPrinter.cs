@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -33,42 +34,82 @@ public sealed record GarmentPrinter(
     decimal PretreatPricePerMl,
     EquipmentHour Equipment,
     string Cautions
-) : IThing
+) : IThing, IKept<GarmentPrinter>
 {
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(
-                Name,
-                "name",
-                what: "The garment printer",
-                "Give it a name you would call across the room."
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<GarmentPrinter> Described { get; } =
+        new("garment-printer", noun: "garment-printers", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Floor,
+            Words = new(
+                "garment printer",
+                Many: "Direct-to-garment printers",
+                Add: "Add a garment printer",
+                "No garment printer: direct printing stays folded."
             ),
-            .. Ranges.Outside(
-                (
-                    SpeedIn2PerMinute,
-                    0.01,
-                    5000,
-                    "speedIn2PerMinute",
-                    "A speed",
-                    "Time one print and divide, in² a minute."
-                ),
-                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
-                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints."),
-                (ColourMlPerIn2, 0, 1, "colourMlPerIn2", "Colour ink", "ml on a painted in²."),
-                ((double)ColourPricePerMl, 0, 100, "colourPricePerMl", "A ml of colour", "Price of a bottle ÷ its ml."),
-                (WhiteMlPerIn2, 0, 1, "whiteMlPerIn2", "White ink", "ml on a painted in²."),
-                ((double)WhitePricePerMl, 0, 100, "whitePricePerMl", "A ml of white", "Price of a bottle ÷ its ml."),
-                (PretreatMlPerIn2, 0, 2, "pretreatMlPerIn2", "Pretreatment", "0.10 ml a sprayed in² is usual."),
-                (
-                    (double)PretreatPricePerMl,
-                    0,
-                    100,
-                    "pretreatPricePerMl",
-                    "A ml of pretreatment",
-                    "Price of a bottle ÷ its ml."
+            Fields = new FieldList<GarmentPrinter>()
+                .Named(x => x.Name, "Name", help: "Give it a name you would call across the room.")
+                .Number(
+                    x => x.SpeedIn2PerMinute,
+                    "Prints",
+                    Unit.In2PerMinute,
+                    40,
+                    (0.01, 5000),
+                    "Time one print and divide."
                 )
-            ),
-            .. Equipment.Problems(),
-        ];
+                .Number(x => x.MostWidthIn, "Widest print", Unit.In, 14, (1, 60), "The widest it prints.")
+                .Number(x => x.MostHeightIn, "Tallest print", Unit.In, 16, (1, 60), "The tallest it prints.")
+                .Number(x => x.ColourMlPerIn2, "Colour", Unit.MlPerIn2, 0.012, (0, 1), "ml on a painted in².")
+                .Money(
+                    x => x.ColourPricePerMl,
+                    "Colour",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Price of a bottle ÷ its ml.",
+                    priceOf: "colour, a ml"
+                )
+                .Number(x => x.WhiteMlPerIn2, "White", Unit.MlPerIn2, 0.03, (0, 1), "ml on a painted in².")
+                .Money(
+                    x => x.WhitePricePerMl,
+                    "White",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Price of a bottle ÷ its ml.",
+                    priceOf: "white, a ml"
+                )
+                .Number(
+                    x => x.PretreatMlPerIn2,
+                    "Pretreatment",
+                    Unit.MlPerIn2,
+                    0.1,
+                    (0, 2),
+                    "0.10 ml a sprayed in² is usual."
+                )
+                .Money(
+                    x => x.PretreatPricePerMl,
+                    "Pretreatment",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Price of a bottle ÷ its ml.",
+                    priceOf: "pretreatment, a ml"
+                )
+                .Part(
+                    x => x.Equipment,
+                    EquipmentHour.Fields,
+                    new EquipmentHour(0, Resale: 0, 4, ProductiveHoursAYear: 300, 0.3, DutyShare: 0.5, 0.2m)
+                )
+                .Text(
+                    x => x.Cautions,
+                    "Cautions of its manual and data sheets",
+                    start: "Pretreatment sprays a fine mist: extraction and mask. "
+                        + "The data sheets of ink and pretreatment decide.",
+                    lines: 2
+                ),
+            Rules = x => x.Equipment.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<GarmentPrinter>(x => x.Name),
+        };
+
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

@@ -1,4 +1,3 @@
-using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
@@ -12,19 +11,14 @@ public static class OddValues
     private const decimal CheapIn2 = 0.004m;
     private const decimal DearIn2 = 0.60m;
 
-    /// <summary>What of a thing is asked about; nothing of things Hepno has no idea of.</summary>
-    public static IEnumerable<Problem> In(object thing) =>
-        thing switch
-        {
-            VinylFilm v => OfVinyl(v),
-            Style s => OfStyle(s),
-            TransferPriceList l => l
-                .Sizes.SelectMany(s => OfSize(s.Name, s.WidthIn * s.HeightIn, s.Breaks))
-                .Concat(l.ByLayout is { } by ? OfLayout(by) : []),
-            _ => [],
-        };
+    /// <summary>What of a film's prices is asked about.</summary>
+    public static IEnumerable<Problem> In(TransferPriceList list) =>
+        list
+            .Sizes.SelectMany(s => OfSize(s.Name, s.WidthIn * s.HeightIn, s.Breaks))
+            .Concat(list.ByLayout is { } by ? OfLayout(by) : []);
 
-    private static IEnumerable<Problem> OfVinyl(VinylFilm v)
+    /// <summary>What of a vinyl's price is asked about.</summary>
+    public static IEnumerable<Problem> In(VinylFilm v)
     {
         if (v.PricePerFoot is < CheapFoot or > DearFoot)
         {
@@ -33,28 +27,6 @@ public static class OddValues
                 $"{v.PricePerFoot:0.00} for a foot of {v.Product}: "
                     + $"{(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}",
                 "Divide the roll's price by its feet; a 5 yard roll has 15."
-            );
-        }
-    }
-
-    private static IEnumerable<Problem> OfStyle(Style s)
-    {
-        if (s.WeightGsm is < 60 or > 600)
-        {
-            yield return Doubt(
-                "weightGsm",
-                $"{s.WeightGsm:0} g/m² is "
-                    + $"{(s.WeightGsm < 60 ? "thinner than any shirt: are these ounces a yard?" : "thicker than a winter coat.")}",
-                s.WeightGsm < 60 ? "5 oz/yd² are 170 g/m²." : "A heavy hoodie has 350."
-            );
-        }
-        if (s.UnitPrice is < 0.40m or > 150m)
-        {
-            yield return Doubt(
-                "unitPrice",
-                $"{s.UnitPrice:0.00} for one {GarmentNouns.For(s.Kind, 1)}: "
-                    + $"{(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
-                "Type what one piece costs at your next order."
             );
         }
     }

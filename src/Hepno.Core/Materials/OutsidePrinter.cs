@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -33,8 +34,106 @@ public sealed record OutsidePrinter(
     int LeadDays,
     double MostWidthIn,
     double MostHeightIn
-) : IThing
+) : IThing, IKept<OutsidePrinter>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<OutsidePrinter> Described { get; } =
+        new("outside-printer", noun: "outside-printers", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Shelf,
+            Words = new(
+                "printer",
+                Many: "Screen printers, sent out to",
+                Add: "Add a printer",
+                "No screen printer: add one to see from which quantity on sending out costs less."
+            ),
+            Fields = new FieldList<OutsidePrinter>()
+                .Named(x => x.Supplier, "Who prints", help: "Type who it is: it stands on the list of what to send.")
+                .Money(
+                    x => x.SetUpPerScreen,
+                    "A screen, once",
+                    Unit.None,
+                    (0, 10_000),
+                    "Type what a screen costs once.",
+                    priceOf: "a screen"
+                )
+                .Money(
+                    x => x.RepeatPerScreen,
+                    "A screen it still keeps",
+                    Unit.None,
+                    (0, 10_000),
+                    "What it asks for a screen it still has; nothing where it asks the same again.",
+                    priceOf: "a screen again",
+                    mayBeEmpty: true
+                )
+                .Number(
+                    x => x.KeepsMonths,
+                    "Months it keeps screens",
+                    Unit.None,
+                    12,
+                    (0, 120),
+                    "12 is usual; 0 for not at all."
+                )
+                .Number(
+                    x => x.LeastPieces,
+                    "Fewest pieces of a design",
+                    Unit.None,
+                    24,
+                    (1, 10_000),
+                    "1 where it prints any number."
+                )
+                .Number(x => x.SpareShare, "May spoil", Unit.Share, 0.02, (0, 0.5), "2% is usual.")
+                .Money(x => x.FreightThere, "Freight there", Unit.None, (0, 10_000), "0 or more.")
+                .Money(x => x.FreightBack, "Freight back", Unit.None, (0, 10_000), "0 or more.")
+                .Number(
+                    x => x.LeadDays,
+                    "Working days, from the blanks there",
+                    Unit.None,
+                    7,
+                    (0, 120),
+                    "Working days from the blanks there to the pieces here."
+                )
+                .Number(x => x.MostWidthIn, "Widest print", Unit.In, 14, (1, 60), "The widest it prints.")
+                .Number(x => x.MostHeightIn, "Tallest print", Unit.In, 16, (1, 60), "The tallest it prints.")
+                .Rows(
+                    x => x.Prices,
+                    "Prices of a print, a line for each number of screens: 2: 24 2.90, 72 1.80",
+                    new RowForm(
+                        [
+                            new("colours", FieldShape.Number),
+                            new("breaks", FieldShape.Rows) { Rows = RowForm.PriceBreaks },
+                        ],
+                        "2: 24 2.90, 72 1.80"
+                    )
+                    {
+                        CellBreak = ": ",
+                    },
+                    lines: 5
+                )
+                .Rows(
+                    x => x.Blanks,
+                    "Prints on garments of its own, a line each: Tee 3.60. Leave it empty where it prints on ours",
+                    new RowForm(
+                        [
+                            new("kind", FieldShape.Choice) { Options = GarmentNouns.Options },
+                            new("price", FieldShape.Number),
+                        ],
+                        "Tee 3.60"
+                    )
+                    {
+                        CellBreak = " ",
+                    },
+                    lines: 2
+                ),
+            Rules = x => x.InRows(),
+            Order = ListedBy.Text<OutsidePrinter>(x => x.Supplier),
+            FurtherPrices = x =>
+                [
+                    .. x.Blanks.Select(b => ($"its {GarmentNouns.For(b.Kind, 1)}", b.Price)),
+                    .. x.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price))),
+                ],
+        };
+
     /// <summary>For a screen it still keeps; null where it asks the same again.</summary>
     public decimal? RepeatPerScreen { get; init; }
 
@@ -55,15 +154,12 @@ public sealed record OutsidePrinter(
     /// <summary>Most screens it offers.</summary>
     public int MostScreens() => Prices.Max(p => p.Colours);
 
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
+
+    /// <summary>What is wrong in its rows.</summary>
+    private IEnumerable<Problem> InRows() =>
         [
-            .. Ranges.Named(
-                Supplier,
-                field: "supplier",
-                "The printer",
-                help: "Type who it is: it stands on the list of what to send."
-            ),
             .. Prices.Count == 0
                 ?
                 [
@@ -102,31 +198,5 @@ public sealed record OutsidePrinter(
                     Where: "blanks",
                     "Keep one price."
                 )),
-            .. Ranges.Outside(
-                ((double)SetUpPerScreen, 0, 10_000, "setUpPerScreen", "A set-up", "Type what a screen costs once."),
-                (LeastPieces, 1, 10_000, "leastPieces", "A least number", "1 where it prints any number."),
-                (SpareShare, 0, 0.5, "spareShare", "An allowance for spoiled ones", "2% is usual."),
-                ((double)FreightThere, 0, 10_000, "freightThere", "Freight there", "0 or more."),
-                ((double)FreightBack, 0, 10_000, "freightBack", "Freight back", "0 or more."),
-                (
-                    (double)(RepeatPerScreen ?? 0),
-                    0,
-                    10_000,
-                    "repeatPerScreen",
-                    "A repeated screen",
-                    "What it asks for a screen it still has; nothing where it asks the same again."
-                ),
-                (KeepsMonths, 0, 120, "keepsMonths", "Months it keeps screens", "12 is usual; 0 for not at all."),
-                (
-                    LeadDays,
-                    0,
-                    120,
-                    "leadDays",
-                    "A number of days",
-                    "Working days from the blanks there to the pieces here."
-                ),
-                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
-                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")
-            ),
         ];
 }

@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -22,25 +23,56 @@ public sealed record PaperPrinter(
     decimal InkPricePerMl,
     EquipmentHour Equipment,
     string Cautions
-) : IThing
+) : IThing, IKept<PaperPrinter>
 {
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(Name, "name", what: "The inkjet printer", "Give it a name you would call across the room."),
-            .. Ranges.Outside(
-                (
-                    SpeedIn2PerMinute,
-                    0.01,
-                    5000,
-                    "speedIn2PerMinute",
-                    "A speed",
-                    "Time one print and divide, in² a minute."
-                ),
-                (WidestIn, 1, 64, "widestIn", "A width", "The widest sheet it takes."),
-                (InkMlPerIn2, 0, 1, "inkMlPerIn2", "Ink", "ml on a painted in²: 0.01 is usual."),
-                ((double)InkPricePerMl, 0, 100, "inkPricePerMl", "A ml of ink", "Price of a cartridge ÷ its ml.")
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<PaperPrinter> Described { get; } =
+        new("paper-printer", noun: "paper-printers", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Floor,
+            Words = new(
+                "inkjet printer",
+                Many: "Inkjet printers for paper",
+                Add: "Add an inkjet printer",
+                "No inkjet printer: transfer papers stay folded."
             ),
-            .. Equipment.Problems(),
-        ];
+            Fields = new FieldList<PaperPrinter>()
+                .Named(x => x.Name, "Name", help: "Give it a name you would call across the room.")
+                .Number(
+                    x => x.SpeedIn2PerMinute,
+                    "Prints",
+                    Unit.In2PerMinute,
+                    20,
+                    (0.01, 5000),
+                    "Time one print and divide."
+                )
+                .Number(x => x.WidestIn, "Widest sheet", Unit.In, 8.5, (1, 64), "The widest sheet it takes.")
+                .Number(x => x.InkMlPerIn2, "Ink", Unit.MlPerIn2, 0.012, (0, 1), "ml on a painted in²: 0.01 is usual.")
+                .Money(
+                    x => x.InkPricePerMl,
+                    "Ink",
+                    Unit.MoneyFor("a ml"),
+                    (0, 100),
+                    "Price of a cartridge ÷ its ml.",
+                    priceOf: "ink, a ml"
+                )
+                .Part(
+                    x => x.Equipment,
+                    EquipmentHour.Fields,
+                    new EquipmentHour(0, Resale: 0, 3, ProductiveHoursAYear: 300, 0.02, DutyShare: 0.5, 0.2m)
+                )
+                .Text(
+                    x => x.Cautions,
+                    "Cautions of its manual",
+                    start: "Pigment ink for transfer paper: dye ink runs in the first wash. "
+                        + "The maker’s manual decides.",
+                    lines: 2
+                ),
+            Rules = x => x.Equipment.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<PaperPrinter>(x => x.Name),
+        };
+
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

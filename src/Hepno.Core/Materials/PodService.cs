@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -33,24 +34,78 @@ public sealed record PodService(
     double OrderMinutes,
     double MostWidthIn,
     double MostHeightIn
-) : IThing
+) : IThing, IKept<PodService>
 {
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(Supplier, field: "supplier", "The service", help: "Type who it is."),
-            .. Prices.Count == 0
-                ?
-                [
-                    new Problem(
-                        "empty",
-                        $"{Supplier} has no price.",
-                        Where: "prices",
-                        "Type a garment and what a printed one costs, for example tee 9.80."
-                    ),
-                ]
-                : Array.Empty<Problem>(),
-            .. Prices.SelectMany(
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<PodService> Described { get; } =
+        new("pod-service", noun: "pod-services", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Shelf,
+            Words = new(
+                "service",
+                Many: "Printed on demand by others",
+                Add: "Add a service",
+                "No service that prints on demand."
+            ),
+            Fields = new FieldList<PodService>()
+                .Named(x => x.Supplier, "Who prints", help: "Type who it is.")
+                .Money(
+                    x => x.FurtherPlacement,
+                    "A further print",
+                    Unit.None,
+                    (0, 1000),
+                    "0 or more.",
+                    priceOf: "a further print"
+                )
+                .Money(x => x.PostageFirst, "Postage, first piece", Unit.None, (0, 1000), "0 or more.")
+                .Money(x => x.PostageFurther, "Postage, a further piece", Unit.None, (0, 1000), "0 or more.")
+                .Number(x => x.MakingDays, "Days to make", Unit.None, 4, (0, 120), "Working days until it is made.")
+                .Number(x => x.TransitDays, "Days on the way", Unit.None, 3, (0, 120), "Working days on the way.")
+                .Number(
+                    x => x.OrderMinutes,
+                    "Your minutes an order",
+                    Unit.None,
+                    5,
+                    (0, 240),
+                    "What placing an order takes you."
+                )
+                .Number(x => x.MostWidthIn, "Widest print", Unit.In, 12, (1, 60), "The widest it prints.")
+                .Number(x => x.MostHeightIn, "Tallest print", Unit.In, 16, (1, 60), "The tallest it prints.")
+                .Rows(
+                    x => x.Prices,
+                    "A printed piece with its blank, a line each: Tee 11.80",
+                    new RowForm(
+                        [
+                            new("kind", FieldShape.Choice) { Options = GarmentNouns.Options },
+                            new("price", FieldShape.Number),
+                        ],
+                        "Tee 11.80"
+                    )
+                    {
+                        CellBreak = " ",
+                    },
+                    lines: 4
+                ),
+            Rules = x => x.InRows(),
+            Order = ListedBy.Text<PodService>(x => x.Supplier),
+            FurtherPrices = x => [.. x.Prices.Select(p => (GarmentNouns.For(p.Kind, 1), p.Price))],
+        };
+
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
+
+    private IEnumerable<Problem> InRows() =>
+        Prices.Count == 0
+            ?
+            [
+                new(
+                    "empty",
+                    $"{Supplier} has no price.",
+                    Where: "prices",
+                    "Type a garment and what a printed one costs, for example tee 9.80."
+                ),
+            ]
+            : Prices.SelectMany(
                 (p, i) =>
                     Ranges.Outside(
                         (
@@ -62,16 +117,5 @@ public sealed record PodService(
                             "What a printed piece costs, its blank in it."
                         )
                     )
-            ),
-            .. Ranges.Outside(
-                ((double)FurtherPlacement, 0, 1000, "furtherPlacement", "A further print", "0 or more."),
-                ((double)PostageFirst, 0, 1000, "postageFirst", "Postage", "0 or more."),
-                ((double)PostageFurther, 0, 1000, "postageFurther", "Postage of a further piece", "0 or more."),
-                (MakingDays, 0, 120, "makingDays", "A number of days", "Working days until it is made."),
-                (TransitDays, 0, 120, "transitDays", "A number of days", "Working days on the way."),
-                (OrderMinutes, 0, 240, "orderMinutes", "A number of minutes", "What placing an order takes you."),
-                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
-                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")
-            ),
-        ];
+            );
 }

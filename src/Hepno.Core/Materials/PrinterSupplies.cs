@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Materials;
@@ -32,6 +33,9 @@ public enum Supply
 /// <param name="LowAt">From how much on it is called low.</param>
 public sealed record SupplySlot(Supply Supply, IReadOnlyList<string> Takes, double Full, double LowAt)
 {
+    /// <summary>As it is kept: products that were named.</summary>
+    public SupplySlot Settled() => this with { Takes = [.. Takes.Select(t => t.Trim()).Where(t => t.Length > 0)] };
+
     /// <summary>True when a product may be loaded here; capitals do not matter.</summary>
     public bool Accepts(string product) =>
         Takes.Count == 0 || Takes.Any(t => string.Equals(t.Trim(), product.Trim(), StringComparison.OrdinalIgnoreCase));
@@ -55,7 +59,18 @@ public sealed record Loading(Supply Supply, string Product, string Lot, LocalDat
 /// <param name="Slots">Its places, each once.</param>
 /// <param name="Loadings">Refills and changes, oldest first.</param>
 public sealed record PrinterSupplies(ThingId Id, IReadOnlyList<SupplySlot> Slots, IReadOnlyList<Loading> Loadings)
+    : IKept<PrinterSupplies>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<PrinterSupplies> Described { get; } =
+        new("supplies", noun: "supplies", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Settled = x => x with { Slots = [.. x.Slots.Select(s => s.Settled())] },
+            Order = ListedBy.Text<PrinterSupplies>(x => x.Id.Text),
+        };
+
     private const int MostLoadings = 2000;
 
     /// <summary>Unit of a supply, as shown.</summary>

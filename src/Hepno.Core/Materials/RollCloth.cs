@@ -1,5 +1,6 @@
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -27,45 +28,65 @@ public sealed record RollCloth(
     double ShrinkShare,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing
+) : IThing, IKept<RollCloth>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<RollCloth> Described { get; } =
+        new("cloth", noun: "cloths", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Shelf,
+            Words = new(
+                "cloth",
+                Many: "Cloth by the roll, for cut and sew",
+                Add: "Add a cloth",
+                "No cloth by the roll."
+            ),
+            Fields = new FieldList<RollCloth>()
+                .Named(x => x.Supplier, "Supplier", help: "It stands on the list of what to buy.", word: "supplier")
+                .Named(x => x.Product, "Cloth", help: "Type what you order it by.")
+                .Number(
+                    x => x.PolyesterPercent,
+                    "Polyester",
+                    Unit.Percent,
+                    100,
+                    (65, 100),
+                    "Dye takes to polyester alone: 65% at least, 95% for strong colours."
+                )
+                .Number(x => x.WeightGsm, "Weight", Unit.Gsm, 150, (30, 800), "Grams a square metre.")
+                .Number(
+                    x => x.WidthIn,
+                    "Width that can be used",
+                    Unit.In,
+                    60,
+                    (10, 200),
+                    "What can be used between the selvedges."
+                )
+                .Money(
+                    x => x.PricePerFoot,
+                    "A foot of length",
+                    Unit.None,
+                    (0.0001, 1000),
+                    "A yard's price ÷ 3.",
+                    priceOf: "a foot"
+                )
+                .Number(x => x.StepIn, "Sold in steps of", Unit.In, 36, (0.5, 400), "36 in for the yard.")
+                .Number(
+                    x => x.ShrinkShare,
+                    "Shrinks in the heat",
+                    Unit.Share,
+                    0.03,
+                    (0, 0.3),
+                    "Calender a yard and measure it again: 3% is usual."
+                )
+                .Money(x => x.FreightPerOrder, "Freight an order", Unit.None, (0, 1000), "0 or more.")
+                .Number(x => x.LeadDays, "Working days", Unit.None, 3, (0, 120), "0 where it lies in the shop."),
+            Order = ListedBy.Text<RollCloth>(x => x.Product),
+        };
+
     /// <summary>Length bought for a length that is cut: what the heat takes on top, rounded up to whole steps,
     /// in.</summary>
     public double Billed(double usedIn) => Math.Ceiling((usedIn * (1 + ShrinkShare) / StepIn) - 1e-9) * StepIn;
 
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(
-                Supplier,
-                field: "supplier",
-                "The cloth's supplier",
-                help: "Type who sells it: it stands on the list of what to buy."
-            ),
-            .. Ranges.Named(Product, field: "product", "The cloth", help: "Type what you order it by."),
-            .. Ranges.Outside(
-                (
-                    PolyesterPercent,
-                    65,
-                    100,
-                    "polyesterPercent",
-                    "Polyester",
-                    "Dye takes to polyester alone: 65% at least, 95% for strong colours."
-                ),
-                (WeightGsm, 30, 800, "weightGsm", "A weight", "Grams a square metre."),
-                (WidthIn, 10, 200, "widthIn", "A width", "What can be used between the selvedges."),
-                ((double)PricePerFoot, 0.0001, 1000, "pricePerFoot", "A foot of cloth", "A yard's price ÷ 3."),
-                (StepIn, 0.5, 400, "stepIn", "A step it is sold by", "36 in for the yard."),
-                (
-                    ShrinkShare,
-                    0,
-                    0.3,
-                    "shrinkShare",
-                    "Shrinking in the heat",
-                    "Calender a yard and measure it again: 3% is usual."
-                ),
-                ((double)FreightPerOrder, 0, 1000, "freightPerOrder", "Freight", "0 or more."),
-                (LeadDays, 0, 120, "leadDays", "A number of days", "0 where it lies in the shop.")
-            ),
-        ];
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

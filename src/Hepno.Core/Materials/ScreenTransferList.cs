@@ -1,5 +1,6 @@
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -50,8 +51,26 @@ public sealed record ScreenTransferList(
     int LeastSheets,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing
+) : IThing, IKept<ScreenTransferList>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<ScreenTransferList> Described { get; } =
+        new("screen", noun: "screens", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<ScreenTransferList>(x => x.Product),
+            FurtherPrices = x =>
+                [
+                    ("set-up, a colour", x.SetUpPerColour),
+                    .. x.Sheets.SelectMany(z =>
+                        z.Prices.SelectMany(p =>
+                            p.Breaks.Select(b => ($"{z.Name} in {p.Colours} from {b.From}", b.Price))
+                        )
+                    ),
+                ],
+        };
+
     /// <summary>Most colours any sheet is offered in.</summary>
     public int MostColours() => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);
 

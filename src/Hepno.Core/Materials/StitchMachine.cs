@@ -2,6 +2,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -33,8 +34,100 @@ public sealed record StitchMachine(
     decimal DigitisingPerDesign,
     EquipmentHour Equipment,
     string Cautions
-) : IThing
+) : IThing, IKept<StitchMachine>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<StitchMachine> Described { get; } =
+        new("stitch-machine", noun: "stitch-machines", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Floor,
+            Words = new(
+                "machine",
+                Many: "Embroidery machines",
+                Add: "Add an embroidery machine",
+                "No embroidery machine: stitching stays folded."
+            ),
+            Fields = new FieldList<StitchMachine>()
+                .Named(x => x.Name, "Name", help: "Give it a name you would call across the room.")
+                .Number(
+                    x => x.StitchesPerMinute,
+                    "Stitches a minute, as set",
+                    Unit.None,
+                    700,
+                    (50, 3000),
+                    "Stitches a minute, as it is set: 700 is usual."
+                )
+                .Number(
+                    x => x.ReachedShare,
+                    "Share of that speed reached",
+                    Unit.None,
+                    UsuallyReached,
+                    (0.1, 1),
+                    "0.8 is usual: time a design, and divide what it should have taken by what it took."
+                )
+                .Number(
+                    x => x.ColourChangeSeconds,
+                    "A change of colour",
+                    Unit.Seconds,
+                    UsualColourChange,
+                    (0, 600),
+                    "Seconds: 8 is usual."
+                )
+                .Number(x => x.Heads, "Heads", Unit.None, 1, (1, 24), "1 for a machine with one head.")
+                .Number(x => x.Needles, "Thread colours it holds", Unit.None, 12, (1, 20), "Thread colours it holds.")
+                .Number(x => x.HoopWidthIn, "Widest hoop", Unit.In, 12, (1, 60), "The widest it stitches.")
+                .Number(x => x.HoopHeightIn, "Tallest hoop", Unit.In, 8, (1, 60), "The tallest it stitches.")
+                .Flag(x => x.TakesCaps, "Cap frame", start: false, yes: "it has one", no: "none")
+                .Money(
+                    x => x.ThreadPerThousand,
+                    "Thread",
+                    Unit.MoneyFor("1,000 stitches"),
+                    (0, 10),
+                    "Money for 1,000 stitches.",
+                    priceOf: "1,000 stitches"
+                )
+                .Money(
+                    x => x.BackingPerPiece,
+                    "Backing",
+                    Unit.MoneyFor("a piece"),
+                    (0, 50),
+                    "Money a piece.",
+                    priceOf: "backing"
+                )
+                .Money(
+                    x => x.DigitisingPerDesign,
+                    "Digitising",
+                    Unit.MoneyFor("a design"),
+                    (0, 2000),
+                    "Money once for a design.",
+                    priceOf: "digitising"
+                )
+                .Money(
+                    x => x.AppliqueFilmPerIn2,
+                    "Applique film",
+                    Unit.MoneyFor("an in²"),
+                    (0, 5),
+                    "Price of a sheet ÷ its in²; nothing where none is kept.",
+                    priceOf: "applique film, an in²",
+                    mayBeEmpty: true
+                )
+                .Part(
+                    x => x.Equipment,
+                    EquipmentHour.Fields,
+                    new EquipmentHour(0, Resale: 0, 6, ProductiveHoursAYear: 800, 0.3, DutyShare: 0.5, 0.2m)
+                )
+                .Text(
+                    x => x.Cautions,
+                    "Cautions of its manual",
+                    start: "Needle and levers: hands out while it runs, hair tied. The maker’s manual decides.",
+                    lines: 2
+                ),
+            Rules = x => x.Equipment.Problems(),
+            IsReadAtPress = true,
+            ArchivedAs = "stitchers",
+            Order = ListedBy.Text<StitchMachine>(x => x.Name),
+        };
+
     /// <summary>Money for an in² of the film that applique is cut from; null where none is
     /// kept.</summary>
     public decimal? AppliqueFilmPerIn2 { get; init; }
@@ -86,44 +179,6 @@ public sealed record StitchMachine(
     /// <summary>It as a place of work that orders are planned at.</summary>
     public Press Bench() => Press.Bench(BenchId(), Name, Equipment, Cautions);
 
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(Name, "name", what: "The machine", "Give it a name you would call across the room."),
-            .. Ranges.Outside(
-                (
-                    StitchesPerMinute,
-                    50,
-                    3000,
-                    "stitchesPerMinute",
-                    "A speed",
-                    "Stitches a minute, as it is set: 700 is usual."
-                ),
-                (Heads, 1, 24, "heads", "A number of heads", "1 for a machine with one head."),
-                (Needles, 1, 20, "needles", "A number of needles", "Thread colours it holds."),
-                (HoopWidthIn, 1, 60, "hoopWidthIn", "A hoop width", "The widest it stitches."),
-                (HoopHeightIn, 1, 60, "hoopHeightIn", "A hoop height", "The tallest it stitches."),
-                (
-                    ReachedShare,
-                    0.1,
-                    1,
-                    "reachedShare",
-                    "A share of the speed",
-                    "0.8 is usual: time a design, and divide what it should have taken by what it took."
-                ),
-                (ColourChangeSeconds, 0, 600, "colourChangeSeconds", "A change of colour", "Seconds: 8 is usual."),
-                ((double)ThreadPerThousand, 0, 10, "threadPerThousand", "Thread", "Money for 1,000 stitches."),
-                ((double)BackingPerPiece, 0, 50, "backingPerPiece", "Backing", "Money a piece."),
-                (
-                    (double)(AppliqueFilmPerIn2 ?? 0),
-                    0,
-                    5,
-                    "appliqueFilmPerIn2",
-                    "Applique film",
-                    "Price of a sheet ÷ its in²; nothing where none is kept."
-                ),
-                ((double)DigitisingPerDesign, 0, 2000, "digitisingPerDesign", "Digitising", "Money once for a design.")
-            ),
-            .. Equipment.Problems(),
-        ];
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

@@ -1,6 +1,7 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -40,8 +41,55 @@ public sealed record TransferPaper(
     decimal SheetPrice,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing
+) : IThing, IKept<TransferPaper>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<TransferPaper> Described { get; } =
+        new("paper", noun: "papers", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Shelf,
+            Words = new("paper", Many: "Transfer paper", Add: "Add a paper", "No transfer paper yet."),
+            Fields = new FieldList<TransferPaper>()
+                .Named(x => x.Supplier, "Supplier", help: "It stands on the list of what to buy.", word: "supplier")
+                .Named(x => x.Product, "Paper", help: "Type what is on the box.")
+                .Choice(
+                    x => x.Kind,
+                    "For",
+                    PaperKind.Light,
+                    [(PaperKind.Light, "white and pale cloth"), (PaperKind.Opaque, "any cloth, opaque")]
+                )
+                .Number(x => x.SheetWidthIn, "Sheet width", Unit.In, 8.5, (1, 64), "Measure a sheet.")
+                .Number(x => x.SheetHeightIn, "Sheet height", Unit.In, 11, (1, 64), "Measure a sheet.")
+                .Number(
+                    x => x.MarginIn,
+                    "Not printable round it",
+                    Unit.In,
+                    0.25,
+                    help: "The printer's manual says how much."
+                )
+                .Number(
+                    x => x.MarksIn,
+                    "The cutter's marks take",
+                    Unit.In,
+                    0.6,
+                    help: "The cutter's manual says how much its marks take."
+                )
+                .Number(x => x.BleedIn, "Bleed", Unit.In, 0.0625, (0, 0.5), "A sixteenth of an inch is usual.")
+                .Money(
+                    x => x.SheetPrice,
+                    "A sheet",
+                    Unit.None,
+                    (0.0001, 100),
+                    "Price of a pack ÷ its sheets.",
+                    priceOf: "a sheet"
+                )
+                .Money(x => x.FreightPerOrder, "Freight an order", Unit.None, (0, 1000), "0 or more.")
+                .Number(x => x.LeadDays, "Working days", Unit.None, 2, (0, 120), "0 where it lies in the shop."),
+            Rules = x => x.Edges(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<TransferPaper>(x => x.Product),
+        };
+
     /// <summary>What can be printed and cut out of a sheet.</summary>
     /// <param name="byCutter">True where a cutter cuts it out by its marks; false for scissors.</param>
     public PrintAndCut Region(bool byCutter)
@@ -50,39 +98,26 @@ public sealed record TransferPaper(
         return new(SheetWidthIn, SheetHeightIn, LeftIn: edge, edge, edge, edge, BleedIn);
     }
 
-    /// <summary>What the owner must put right before it can be kept.</summary>
-    public IEnumerable<Problem> Problems() =>
-        [
-            .. Ranges.Named(
-                Supplier,
-                field: "supplier",
-                "The paper's supplier",
-                help: "Type who sells it: it stands on the list of what to buy."
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
+
+    private IEnumerable<Problem> Edges() =>
+        Ranges.Outside(
+            (
+                MarginIn,
+                0,
+                Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
+                "marginIn",
+                "An unprintable edge",
+                "The printer's manual says how much."
             ),
-            .. Ranges.Named(Product, field: "product", "The paper", help: "Type what is on the box."),
-            .. Ranges.Outside(
-                (SheetWidthIn, 1, 64, "sheetWidthIn", "A sheet's width", "Measure a sheet."),
-                (SheetHeightIn, 1, 64, "sheetHeightIn", "A sheet's height", "Measure a sheet."),
-                (
-                    MarginIn,
-                    0,
-                    Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
-                    "marginIn",
-                    "An unprintable edge",
-                    "The printer's manual says how much."
-                ),
-                (
-                    MarksIn,
-                    0,
-                    Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
-                    "marksIn",
-                    "What marks take",
-                    "The cutter's manual says how much its marks take."
-                ),
-                (BleedIn, 0, 0.5, "bleedIn", "A bleed", "A sixteenth of an inch is usual."),
-                ((double)SheetPrice, 0.0001, 100, "sheetPrice", "A sheet", "Price of a pack ÷ its sheets."),
-                ((double)FreightPerOrder, 0, 1000, "freightPerOrder", "Freight", "0 or more."),
-                (LeadDays, 0, 120, "leadDays", "A number of days", "0 where it lies in the shop.")
-            ),
-        ];
+            (
+                MarksIn,
+                0,
+                Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
+                "marksIn",
+                "What marks take",
+                "The cutter's manual says how much its marks take."
+            )
+        );
 }

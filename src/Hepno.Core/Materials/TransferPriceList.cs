@@ -1,5 +1,6 @@
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -38,8 +39,27 @@ public sealed record TransferPriceList(
     IReadOnlyList<TransferSize> Sizes,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing
+) : IThing, IKept<TransferPriceList>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<TransferPriceList> Described { get; } =
+        new("film", noun: "films", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            OddValues = Materials.OddValues.In,
+            Order = ListedBy.Text<TransferPriceList>(x => x.Product),
+            FurtherPrices = x =>
+                [
+                    .. x.Sizes.SelectMany(z => z.Breaks.Select(b => ($"{z.Name} from {b.From}", b.Price))),
+                    .. (x.ByLayout?.Roll?.Steps ?? []).Select(b => ($"roll, a step from {b.From}", b.Price)),
+                    .. (x.ByLayout?.Roll?.Lengths ?? []).Select(s => ($"roll of {s.LengthIn:0.##} in", s.Price)),
+                    .. (x.ByLayout?.Sheets ?? []).SelectMany(z =>
+                        z.Breaks.Select(b => ($"sheet {z.Name} from {b.From}", b.Price))
+                    ),
+                ],
+        };
+
     /// <summary>The roll and sheets it sells for layouts; null for none.</summary>
     public FilmByLayout? ByLayout { get; init; }
 

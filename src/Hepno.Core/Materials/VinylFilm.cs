@@ -1,5 +1,6 @@
 using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
 
@@ -74,8 +75,61 @@ public sealed record VinylFilm(
     double WeedingMarginIn,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing
+) : IThing, IKept<VinylFilm>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<VinylFilm> Described { get; } =
+        new("vinyl", noun: "vinyls", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Area = ThingArea.Shelf,
+            Words = new("vinyl", Many: "Vinyl", Add: "Add a roll", "No vinyl yet."),
+            Fields = new FieldList<VinylFilm>()
+                .Named(x => x.Supplier, "Supplier", help: "It stands on the list of what to buy.", word: "supplier")
+                .Named(x => x.Product, "Vinyl", help: "It stands on the list of what to buy.")
+                .Number(
+                    x => x.UsableWidthIn,
+                    "Usable width",
+                    Unit.In,
+                    19.5,
+                    (0.01, 64),
+                    "Type the width your cutter can cut."
+                )
+                .Money(
+                    x => x.PricePerFoot,
+                    "Price a foot",
+                    Unit.None,
+                    (0.0001, 10_000),
+                    "Type what one foot costs.",
+                    priceOf: "a foot"
+                )
+                .Number(x => x.WeedingMarginIn, "Weeding margin", Unit.In, 0.25, (0, 3), "A quarter inch is usual.")
+                .Flag(
+                    x => x.SharedMargin,
+                    "Neighbours share a margin",
+                    start: false,
+                    yes: "yes, one between two",
+                    no: "no, one on each side"
+                )
+                .Flag(
+                    x => x.Blocks,
+                    "Keeps the cloth's dye back",
+                    start: false,
+                    yes: "its maker says so",
+                    no: "not by its maker"
+                )
+                .Choice(
+                    x => x.Finish,
+                    "Finish",
+                    VinylFinish.Plain,
+                    [.. Enum.GetValues<VinylFinish>().Select(f => (f, f.Named()))]
+                )
+                .Money(x => x.FreightPerOrder, "Freight an order", Unit.None, (0, 1000), "0 or more.")
+                .Number(x => x.LeadDays, "Working days", Unit.None, 3, (0, 120), "0 where it lies in the shop."),
+            IsReadAtPress = true,
+            OddValues = Materials.OddValues.In,
+            Order = ListedBy.Text<VinylFilm>(x => x.Product),
+        };
+
     /// <summary>True when neighbours share one weeding margin instead of standing two apart.</summary>
     public bool SharedMargin { get; init; }
 
@@ -85,53 +139,6 @@ public sealed record VinylFilm(
     /// <summary>How it looks: a plain ask never gets a special one because it is cheap.</summary>
     public VinylFinish Finish { get; init; } = VinylFinish.Plain;
 
-    /// <summary>What the owner must put right before the vinyl can be kept.</summary>
-    public IEnumerable<Problem> Problems()
-    {
-        if (string.IsNullOrWhiteSpace(Supplier) || string.IsNullOrWhiteSpace(Product))
-        {
-            yield return new(
-                "empty",
-                "The vinyl has no supplier or no name.",
-                Where: "product",
-                "Name both: they are on the list of what to buy."
-            );
-        }
-        if (UsableWidthIn is <= 0 or > 64)
-        {
-            yield return new(
-                "range",
-                $"A usable width of {UsableWidthIn:0.##} in is outside 0 to 64.",
-                Where: "usableWidthIn",
-                "Type the width your cutter can cut."
-            );
-        }
-        if (PricePerFoot <= 0)
-        {
-            yield return new(
-                "price",
-                $"The price {PricePerFoot:0.00} a foot is not above 0.",
-                Where: "pricePerFoot",
-                "Type what one foot costs."
-            );
-        }
-        if (WeedingMarginIn is < 0 or > 3)
-        {
-            yield return new(
-                "range",
-                $"A weeding margin of {WeedingMarginIn:0.##} in is outside 0 to 3.",
-                Where: "weedingMarginIn",
-                "A quarter inch is usual."
-            );
-        }
-        if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
-        {
-            yield return new(
-                "range",
-                $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
-                Where: "freightPerOrder",
-                "Freight is 0 or more, days are 0 to 120."
-            );
-        }
-    }
+    /// <inheritdoc cref="ThingKind{T}.Problems"/>
+    public IEnumerable<Problem> Problems() => Described.Problems(this);
 }

@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Recipes;
@@ -31,8 +32,24 @@ public sealed record Press(
     double? OffsetF,
     EquipmentHour Equipment,
     string Cautions
-)
+) : IKept<Press>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<Press> Described { get; } =
+        new("press", noun: "presses", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Settled = x =>
+                (
+                    x with
+                    {
+                        Dials = [.. x.Dials.Select(d => d with { Pressure = d.Pressure.ToLowerInvariant() })],
+                    }
+                ).Settled(),
+            Order = ListedBy.Text<Press>(x => x.Name),
+        };
+
     /// <summary>Lower platens it takes besides its own.</summary>
     public IReadOnlyList<LowerPlaten> Lowers { get; init; } = [];
 

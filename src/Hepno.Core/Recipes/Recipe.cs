@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Recipes;
@@ -76,8 +77,17 @@ public sealed record Recipe(
     RecipeSource Source,
     LocalDate AsOf,
     string Caution
-)
+) : IKept<Recipe>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<Recipe> Described { get; } =
+        new("recipe", noun: "recipes", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Order = ListedBy.Text<Recipe>(x => x.ProductId.Text).Then((a, b) => a.Fabric.CompareTo(b.Fabric)),
+        };
+
     /// <summary>What lies on it at the first press.</summary>
     public Cover Cover { get; init; } = Cover.None;
 

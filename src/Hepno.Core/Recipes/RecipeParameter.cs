@@ -7,7 +7,7 @@ namespace Hepno.Core.Recipes;
 /// <param name="Source">Where it comes from.</param>
 /// <param name="AsOf">Since when.</param>
 /// <param name="Note">What was seen; may be empty.</param>
-public sealed record RecipeParameter(string Name, RecipeSource Source, LocalDate AsOf, string Note)
+public sealed record RecipeParameter(string Name, RecipeSource Source, LocalDate AsOf, string Note = "")
 {
     /// <summary>Figures that may have a source of their own.</summary>
     public static IReadOnlyList<string> Names { get; } =

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Recipes;
@@ -88,8 +89,19 @@ public sealed record SpotTest(
     Bleeding Bleeding,
     string Feel,
     string Note
-)
+) : IKept<SpotTest>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<SpotTest> Described { get; } =
+        new("spot-test", noun: "spot-tests", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            IsReadAtPress = true,
+            Files = x => x.Photos.Select(p => p.Hash),
+            Settled = x => x with { Washes = [.. x.Washes.OrderBy(w => w.Washes)] },
+            Order = (a, b) => b.Day.CompareTo(a.Day),
+        };
+
     /// <summary>What washes showed, oldest first.</summary>
     public IReadOnlyList<WashResult> Washes { get; init; } = [];
 

@@ -1,5 +1,6 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Stock;
@@ -8,7 +9,7 @@ namespace Hepno.Core.Stock;
 /// <param name="Count">How many were put there, or taken out when negative.</param>
 /// <param name="On">When they were printed, or came.</param>
 /// <param name="Order">With which order; empty for none.</param>
-public sealed record PrintLot(int Count, LocalDate On, string Order);
+public sealed record PrintLot(int Count, LocalDate On, string Order = "");
 
 /// <summary>A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over
 /// of an order's design.</summary>
@@ -32,8 +33,16 @@ public sealed record KeptPrint(
     int Keep,
     int GoodDays,
     IReadOnlyList<PrintLot> Lots
-)
+) : IKept<KeptPrint>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<KeptPrint> Described { get; } =
+        new("kept-print", noun: "kept-prints", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            Order = ListedBy.Text<KeptPrint>(x => x.Name),
+        };
+
     /// <summary>Days a transfer is taken to keep until the shop says otherwise (assumed).</summary>
     public const int UsualDays = 365;
 

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Stock;
@@ -20,10 +21,18 @@ public sealed record VinylRemnant(
     double WidthIn,
     double LengthIn,
     LocalDate Since,
-    string From,
+    string From = "",
     bool IsGone = false
-)
+) : IKept<VinylRemnant>
 {
+    /// <summary>What it is as a kind of thing the shop keeps.</summary>
+    public static ThingKind<VinylRemnant> Described { get; } =
+        new("remnant", noun: "remnants", x => x.Id.Text, (x, id) => x with { Id = new(id) })
+        {
+            Rules = x => x.Problems(),
+            Order = ListedBy.Text<VinylRemnant>(x => x.Colour).Then((a, b) => a.Since.CompareTo(b.Since)),
+        };
+
     /// <summary>What is narrower is waste, in (assumed).</summary>
     public const double LeastIn = 2;
 

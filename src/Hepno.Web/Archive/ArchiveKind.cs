@@ -16,6 +16,13 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
     /// <summary>The first format that has it: an older archive holds none.</summary>
     public int Since { get; init; } = ShopArchive.Oldest;
 
+    /// <summary>True where an archive without it holds none: kinds are added without another format.</summary>
+    public bool MayBeMissing { get; init; }
+
+    /// <summary>False where an archive of a format holds none.</summary>
+    public bool IsIn(Bringing archive, int format) =>
+        format >= Since && (!MayBeMissing || archive.Zip.GetEntry($"{Name}.json") is not null);
+
     /// <summary>What the shop keeps of one kind, in the order it is listed in.</summary>
     /// <param name="name">Its name.</param>
     /// <param name="aggregate">Where it is kept.</param>

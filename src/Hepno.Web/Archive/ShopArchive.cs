@@ -2,10 +2,11 @@ using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
-using Hepno.Core.Recipes;
+using Hepno.Core.Things;
 using Hepno.Store;
 using Hepno.Store.Documents;
 using Hepno.Web.Held;
@@ -37,41 +38,14 @@ internal static class ShopArchive
     [
         ArchiveKind.Many("customers", Aggregates.Customers, (into, c) => Noted(into.Customers.Add(c.Id))),
         ArchiveKind.Many("styles", Aggregates.Styles, (into, s) => Noted(into.Styles.Add(s.Id)).Concat(s.Problems())),
-        ArchiveKind.Kind("films", Aggregates.Films, x => x.Problems()),
-        ArchiveKind.Kind("vinyls", Aggregates.Vinyls, x => x.Problems()),
-        ArchiveKind.Kind("screens", Aggregates.Screens, x => x.Problems()),
-        ArchiveKind.Kind("filmPrinters", Aggregates.FilmPrinters, x => x.Problems()),
-        ArchiveKind.Kind("dyePrinters", Aggregates.DyePrinters, x => x.Problems()),
-        ArchiveKind.Kind("paperPrinters", Aggregates.PaperPrinters, x => x.Problems()),
-        ArchiveKind.Kind("garmentPrinters", Aggregates.GarmentPrinters, x => x.Problems()),
-        ArchiveKind.Kind("stitchers", Aggregates.Stitchers, x => x.Problems()),
-        ArchiveKind.Kind("papers", Aggregates.Papers, x => x.Problems()),
-        ArchiveKind.Kind("outsidePrinters", Aggregates.OutsidePrinters, x => x.Problems()),
-        ArchiveKind.Kind("podServices", Aggregates.PodServices, x => x.Problems()),
-        ArchiveKind.Kind("calenders", Aggregates.Calenders, x => x.Problems()),
-        ArchiveKind.Kind("cloths", Aggregates.Cloths, x => x.Problems()),
-        ArchiveKind.Kind("cutters", Aggregates.Cutters, x => x.Problems()),
+        .. ThingKinds
+            .All.Where(k => k != Customer.Described && k != Style.Described)
+            .Select(k => k.Accept(new OfKind())),
         ArchiveKind.Kind("places", Aggregates.Places, x => x.Problems()) with
         {
             Since = 4,
         },
-        ArchiveKind.Kind(
-            "presses",
-            Aggregates.Presses.Document,
-            c => Aggregates.Presses.All(c).Select(p => p.Value),
-            Press
-        ),
-        ArchiveKind.Kind("recipes", Aggregates.Recipes, x => x.Problems()),
-        ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) =>
-            t.Problems()
-                .Concat(Lost(into, t.Photos.Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}"))
-        ),
-        ArchiveKind.Kind("upkeep", Aggregates.Upkeep, x => x.Problems()),
-        ArchiveKind.Kind("supplies", Aggregates.Supplies, x => x.Problems()),
         ArchiveKind.Many("cures", Aggregates.Cures, (_, x) => x.Problems()),
-        ArchiveKind.Kind("testGarments", Aggregates.TestGarments, x => x.Problems()),
-        ArchiveKind.Many("keptPrints", Aggregates.KeptPrints, (_, x) => x.Problems()),
-        ArchiveKind.Many("remnants", Aggregates.Remnants, (_, x) => x.Problems()),
         ArchiveKind.Many("designs", Aggregates.Designs, (into, d) => Lost(into, [d.Hash], $"The picture of {d.Name}")),
         ArchiveKind.Kind("templates", Aggregates.Templates, _ => []),
         ArchiveKind.Many("orders", Aggregates.Orders, Order),
@@ -181,7 +155,7 @@ internal static class ShopArchive
         RefusedException.IfAny(head.Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }));
         Aggregates.Numbers.Put(c, head.Numbers, Aggregates.Numbers.Get(c, "1")?.Version ?? 0, into.Deed);
         Files(into);
-        var brought = Kinds.ToDictionary(k => k.Name, k => head.Format < k.Since ? 0 : k.Bring(into));
+        var brought = Kinds.ToDictionary(k => k.Name, k => k.IsIn(into, head.Format) ? k.Bring(into) : 0);
         return new(
             brought["customers"],
             Styles: brought["styles"],
@@ -311,15 +285,6 @@ internal static class ShopArchive
                 "Bring the file as it was exported."
             ));
 
-    // the first day may have set up a press already: the archive's takes its place
-    private static void Press(Bringing into, Press press, int place)
-    {
-        if (Aggregates.Presses.Get(into.Connection, press.Id) is null)
-        {
-            into.Put("presses", place, Aggregates.Presses, press, press.Problems());
-        }
-    }
-
     private static IEnumerable<Problem> Order(Bringing into, Order o)
     {
         if (!into.Numbers.Add(o.Number))
@@ -408,5 +373,35 @@ internal static class ShopArchive
             );
         }
         RunStore.Add(into.Connection, e.OrderId, e.Event, e.ReceivedAt);
+    }
+
+    private sealed class OfKind : IForEachKind<ArchiveKind>
+    {
+        public ArchiveKind Of<T>(ThingKind<T> kind)
+            where T : class
+        {
+            var things = Aggregates.Of(kind);
+            return ArchiveKind.Kind(
+                kind.ArchivedAs,
+                things.Document,
+                c => things.All(c).Select(v => v.Value),
+                (into, value, place) => Bring(kind, into, value, place)
+            ) with
+            {
+                MayBeMissing = true,
+            };
+        }
+
+        // the first day may have set up a press already: it stands
+        private static void Bring<T>(ThingKind<T> kind, Bringing into, T value, int place)
+            where T : class
+        {
+            var things = Aggregates.Of(kind);
+            if (things.Get(into.Connection, kind.IdOf(value)) is null)
+            {
+                var lost = Lost(into, kind.Files(value), $"A file of a {kind.Name}");
+                into.Put(kind.ArchivedAs, place, things, value, kind.Problems(value).Concat(lost));
+            }
+        }
     }
 }

@@ -1,6 +1,8 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Things;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Wire;
@@ -48,7 +50,8 @@ internal static class CsvShelf
             "materials" => CsvTable.Write(
                 CsvColumns.Vinyls,
                 Aggregates
-                    .Vinyls.All(c)
+                    .Of<VinylFilm>()
+                    .All(c)
                     .Select(v => v.Value)
                     .Select(x =>
                         new[]
@@ -66,11 +69,11 @@ internal static class CsvShelf
             ),
             "prices" => CsvTable.Write(
                 CsvPrices.FilmColumns,
-                Aggregates.Films.All(c).SelectMany(v => CsvPrices.Rows(v.Value))
+                Aggregates.Of<TransferPriceList>().All(c).SelectMany(v => CsvPrices.Rows(v.Value))
             ),
             "screens" => CsvTable.Write(
                 CsvPrices.ScreenColumns,
-                Aggregates.Screens.All(c).SelectMany(v => CsvPrices.Rows(v.Value))
+                Aggregates.Of<ScreenTransferList>().All(c).SelectMany(v => CsvPrices.Rows(v.Value))
             ),
             _ => throw RefusedException.NoSuch("table", id: kind),
         };
@@ -95,60 +98,38 @@ internal static class CsvShelf
         {
             return kind switch
             {
-                "customers" => Keep(
-                    c,
-                    Aggregates.Customers,
-                    Each(Rows(), Customer),
-                    x => x.Id.Text,
-                    x => x.Name,
-                    With,
-                    Named,
-                    _ => [],
-                    deed
-                ),
+                "customers" => Keep(c, Core.Orders.Customer.Described, Each(Rows(), Customer), x => x.Name, With, deed),
                 // the same model may come from two suppliers
                 "styles" => Keep(
                     c,
-                    Aggregates.Styles,
+                    Style.Described,
                     Each(Rows(), CsvStyles.Read),
-                    x => x.Id.Text,
                     x => $"{x.Name}, {x.Supplier}",
                     CsvStyles.With,
-                    x => x.Problems(),
-                    ThingPrices.Prices,
                     deed
                 ),
                 "materials" => Keep(
                     c,
-                    Aggregates.Vinyls,
+                    VinylFilm.Described,
                     Each(Rows(), Vinyl),
-                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
                     With,
-                    x => x.Problems(),
-                    ThingPrices.Prices,
                     deed
                 ),
                 "prices" => Keep(
                     c,
-                    Aggregates.Films,
+                    TransferPriceList.Described,
                     CsvPrices.Films(Rows()),
-                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
                     With,
-                    x => x.Problems(),
-                    ThingPrices.Prices,
                     deed
                 ),
                 "screens" => Keep(
                     c,
-                    Aggregates.Screens,
+                    ScreenTransferList.Described,
                     CsvPrices.Screens(Rows()),
-                    x => x.Id.Text,
                     x => $"{x.Supplier} {x.Product}",
                     (x, id, _) => x with { Id = new ThingId(id) },
-                    x => x.Problems(),
-                    ThingPrices.Prices,
                     deed
                 ),
                 _ => throw RefusedException.NoSuch("table", id: kind),
@@ -168,13 +149,10 @@ internal static class CsvShelf
 
     private static CsvReport Keep<T>(
         SqliteConnection c,
-        Aggregate<T> aggregate,
+        ThingKind<T> kind,
         List<(int Row, T Value, List<Problem> Problems)> read,
-        Func<T, string> idOf,
         Func<T, string> nameOf,
         Func<T, string, T?, T> with,
-        Func<T, IEnumerable<Problem>> problems,
-        Func<T, IEnumerable<(string What, decimal Price)>> prices,
         Deed? deed
     )
         where T : class
@@ -183,7 +161,7 @@ internal static class CsvShelf
             read.SelectMany(r =>
                 r.Problems.Count > 0
                     ? r.Problems
-                    : problems(r.Value)
+                    : kind.Problems(r.Value)
                         .Select(p =>
                             p with
                             {
@@ -193,15 +171,16 @@ internal static class CsvShelf
                         )
             )
         );
+        var aggregate = Aggregates.Of(kind);
         var here = aggregate.All(c);
-        var byId = here.ToDictionary(h => idOf(h.Value));
+        var byId = here.ToDictionary(h => kind.IdOf(h.Value));
         var byName = here.GroupBy(h => nameOf(h.Value), StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
         var (added, changed, same) = (0, 0, 0);
         var changes = new List<PriceChange>();
         foreach (var (row, value, _) in read)
         {
-            var id = idOf(value);
+            var id = kind.IdOf(value);
             var before = id.Length > 0 ? byId.GetValueOrDefault(id) : byName.GetValueOrDefault(nameOf(value));
             var kept = with(
                 value,
@@ -209,7 +188,7 @@ internal static class CsvShelf
                     ? id.Length > 0
                         ? id
                         : Guid.NewGuid().ToString("N")
-                    : idOf(before.Value),
+                    : kind.IdOf(before.Value),
                 before?.Value
             );
             if (
@@ -231,8 +210,8 @@ internal static class CsvShelf
                     ? []
                     : Differ(
                         nameOf(kept),
-                        [.. prices(before.Value).DistinctBy(p => p.What)],
-                        [.. prices(kept).DistinctBy(p => p.What)]
+                        [.. kind.Prices(before.Value).DistinctBy(p => p.What)],
+                        [.. kind.Prices(kept).DistinctBy(p => p.What)]
                     )
             );
         }
@@ -312,19 +291,6 @@ internal static class CsvShelf
 
     private static Customer Customer(CsvCells r) =>
         new(new CustomerId(r.Text("id")), r.Text("name"), Contact: r.Text("contact"), r.Text("address"));
-
-    private static IEnumerable<Problem> Named(Customer x) =>
-        x.Name.Length is 0 or > 200
-            ?
-            [
-                new(
-                    "empty",
-                    x.Name.Length == 0 ? "The customer has no name." : $"A name of {x.Name.Length} characters.",
-                    Where: "name",
-                    "Type a name of at most 200 characters."
-                ),
-            ]
-            : [];
 
     private static VinylFilm Vinyl(CsvCells r) =>
         new(

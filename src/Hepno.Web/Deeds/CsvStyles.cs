@@ -1,5 +1,6 @@
 using System.Globalization;
 using Hepno.Core.Blanks;
+using Hepno.Core.Things;
 using Hepno.Formats;
 using NodaTime;
 
@@ -13,18 +14,18 @@ internal static class CsvStyles
             s.Id.Text,
             s.Name,
             s.Supplier,
-            Word(s.Kind),
-            string.Join("; ", s.Fabric.Select(f => $"{CsvCells.Say(f.Percent)} {Word(f.Fibre)}")),
+            Words.Of(s.Kind),
+            string.Join("; ", s.Fabric.Select(f => $"{CsvCells.Say(f.Percent)} {Words.Of(f.Fibre)}")),
             CsvCells.Say(s.WeightGsm),
             CsvCells.Say(s.HeatCeilingF),
             CsvCells.Say(s.UnitPrice),
             CsvCells.Say(s.FreightPerOrder),
             CsvCells.Say(s.LeadDays),
-            string.Join("; ", s.Colourways.Select(x => $"{x.Name} {x.Hex} {Word(x.Class)}")),
+            string.Join("; ", s.Colourways.Select(x => $"{x.Name} {x.Hex} {Words.Of(x.Class)}")),
             string.Join("; ", s.Sizes.Select(z => z.Surcharge > 0 ? $"{z.Name} +{CsvCells.Say(z.Surcharge)}" : z.Name)),
-            s.Cloth?.Thickness is { } thick ? Word(thick) : "",
-            s.Cloth is { } m ? Word(m.Migration) : "",
-            string.Join("; ", (s.Cloth?.Features ?? []).Select(f => Word(f))),
+            s.Cloth?.Thickness is { } thick ? Words.Of(thick) : "",
+            s.Cloth is { } m ? Words.Of(m.Migration) : "",
+            string.Join("; ", (s.Cloth?.Features ?? []).Select(f => Words.Of(f))),
             string.Join(
                 "; ",
                 (s.Buying?.Tiers ?? []).Select(t =>
@@ -239,9 +240,6 @@ internal static class CsvStyles
             && Enum.TryParse<T>(bare, true, out var value)
             && Enum.IsDefined(value)
             ? value
-            : r.Wrong<T>(column, word, like: string.Join(", ", Enum.GetValues<T>().Select(Word)));
+            : r.Wrong<T>(column, word, like: string.Join(", ", Enum.GetValues<T>().Select(Words.Of)));
     }
-
-    private static string Word<T>(T value)
-        where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
 }

@@ -32,7 +32,7 @@ internal static class DemoRecipes
         ];
         foreach (var recipe in recipes)
         {
-            Aggregates.Recipes.Put(c, recipe, 0, deed);
+            Aggregates.Of<Recipe>().Put(c, recipe, 0, deed);
         }
     }
 

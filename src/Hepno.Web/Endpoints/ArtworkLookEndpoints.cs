@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Formats;
@@ -117,7 +118,7 @@ internal static class ArtworkLookEndpoints
     internal static Written Calibrate(string id, CalibrateBody body, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c =>
         {
-            var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
+            var printer = Aggregates.Of<FilmPrinter>().Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
             var report = ArtworkEndpoints.Kept(c, body.DesignId.Text).Value.Report;
             RefusedException.IfAny([
                 .. body.WidthIn is > 0 and <= Places.Absurd
@@ -174,7 +175,7 @@ internal static class ArtworkLookEndpoints
             RefusedException.IfAny(measured.Problems());
             return new Written(
                 id,
-                Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(shop.Clock, "ink measured"))
+                Aggregates.Of<FilmPrinter>().Put(c, measured, request.Seen(), request.Deed(shop.Clock, "ink measured"))
             );
         });
 

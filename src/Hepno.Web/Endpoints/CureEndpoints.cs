@@ -220,7 +220,7 @@ internal static class CureEndpoints
 
     private static IReadOnlyList<string> LotsIn(SqliteConnection c, ThingId printerId, LocalDateTime at) =>
         [
-            .. (Aggregates.Supplies.Get(c, printerId)?.Value.InAt(at) ?? []).Select(l =>
+            .. (Aggregates.Of<PrinterSupplies>().Get(c, printerId)?.Value.InAt(at) ?? []).Select(l =>
                 $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}"
             ),
         ];

@@ -1,4 +1,3 @@
-using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
 using Hepno.Store;
@@ -8,26 +7,6 @@ using Hepno.Web.Wire;
 using NodaTime;
 
 namespace Hepno.Web.Endpoints;
-
-/// <summary>A customer as typed.</summary>
-internal sealed record CustomerBody(
-    string Name,
-    string Contact,
-    string Address = "",
-    string TaxExempt = "",
-    int AccountDays = 0
-)
-{
-    public Customer ToCore(string id) =>
-        new Customer(
-            new CustomerId(id),
-            Name.Trim(),
-            Contact: Contact.Trim(),
-            Address.Trim(),
-            TaxExempt: TaxExempt.Trim(),
-            AccountDays
-        );
-}
 
 /// <summary>Everything known of a customer.</summary>
 internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
@@ -115,56 +94,5 @@ internal static class CustomerEndpoints
             KeptFiles.Drop(shop.Db.Folder, hash);
         }
         return done;
-    }
-
-    internal static IEnumerable<Problem> Named(Customer customer)
-    {
-        if (customer.Name.Length is 0 or > 200)
-        {
-            yield return new(
-                "empty",
-                customer.Name.Length == 0
-                    ? "The customer has no name."
-                    : $"A name of {customer.Name.Length} characters.",
-                Where: "name",
-                "Type a name of at most 200 characters."
-            );
-        }
-        if (customer.Contact.Length > 500)
-        {
-            yield return new(
-                "too-long",
-                $"A contact of {customer.Contact.Length} characters.",
-                Where: "contact",
-                "At most 500."
-            );
-        }
-        if (customer.Address.Length > 500)
-        {
-            yield return new(
-                "too-long",
-                $"An address of {customer.Address.Length} characters.",
-                Where: "address",
-                "At most 500."
-            );
-        }
-        if (customer.TaxExempt.Length > 200)
-        {
-            yield return new(
-                "too-long",
-                $"A proof of {customer.TaxExempt.Length} characters.",
-                Where: "taxExempt",
-                "Name the certificate and its number, at most 200."
-            );
-        }
-        if (customer.AccountDays is < 0 or > 365)
-        {
-            yield return new(
-                "range",
-                $"{customer.AccountDays} days to pay is outside 0 to 365.",
-                Where: "accountDays",
-                "30 is usual; 0 where they have no account."
-            );
-        }
     }
 }

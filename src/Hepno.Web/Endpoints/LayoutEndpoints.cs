@@ -20,7 +20,7 @@ internal sealed record RollPriceBody(
     double StepIn,
     decimal PerStep,
     IReadOnlyList<SetLengthBody>? Lengths = null,
-    IReadOnlyList<BreakBody>? Breaks = null
+    IReadOnlyList<PriceBreak>? Breaks = null
 );
 
 /// <summary>A roll sold at one length.</summary>
@@ -37,7 +37,7 @@ internal sealed record GangBody(
     int Seed = 1,
     int? Steps = null,
     RollPriceBody? RollPrice = null,
-    IReadOnlyList<BreakBody>? SheetPrices = null
+    IReadOnlyList<PriceBreak>? SheetPrices = null
 );
 
 /// <summary>A layout with what it costs.</summary>
@@ -54,7 +54,7 @@ internal sealed record IdenticalBody(
     double GapIn,
     double MarginIn,
     IReadOnlyList<IdenticalDesignBody> Designs,
-    IReadOnlyList<BreakBody> SheetPrices,
+    IReadOnlyList<PriceBreak> SheetPrices,
     decimal SetUp = 0,
     decimal Ink = 0
 );
@@ -167,11 +167,7 @@ internal static class LayoutEndpoints
                         : []
                 )
         );
-        return IdenticalSheets.Cheapest(
-            ground,
-            designs,
-            new([.. b.SheetPrices.Select(k => k.ToCore())], b.SetUp, b.Ink)
-        )
+        return IdenticalSheets.Cheapest(ground, designs, new(b.SheetPrices, b.SetUp, b.Ink))
             ?? throw new RefusedException(
                 400,
                 "too-large",
@@ -225,7 +221,7 @@ internal static class LayoutEndpoints
                     ground,
                     new(
                         p.StepIn,
-                        [new(1, p.PerStep), .. (p.Breaks ?? []).Select(k => k.ToCore())],
+                        [new(1, p.PerStep), .. p.Breaks ?? []],
                         p.Lengths?.Select(l => new SetLength(l.LengthIn, l.Price)).ToList()
                     )
                 )
@@ -233,7 +229,7 @@ internal static class LayoutEndpoints
         }
         else if (b.SheetPrices is { } breaks)
         {
-            bill = GangBills.Sheets(found, ground, [.. breaks.Select(k => k.ToCore())]);
+            bill = GangBills.Sheets(found, ground, breaks);
         }
         else
         {
@@ -375,7 +371,7 @@ internal static class LayoutEndpoints
         }
     }
 
-    private static IEnumerable<Problem> Breaks(IReadOnlyList<BreakBody> breaks) =>
+    private static IEnumerable<Problem> Breaks(IReadOnlyList<PriceBreak> breaks) =>
         breaks.Count > 0 && breaks.All(k => k.From >= 1 && k.Price >= 0)
             ? []
             :

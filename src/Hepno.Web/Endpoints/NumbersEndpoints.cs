@@ -1,6 +1,5 @@
 using Hepno.Core.Measures;
 using Hepno.Store;
-using Hepno.Web.Devices;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 
@@ -16,10 +15,12 @@ internal static class NumbersEndpoints
             .WithTags("numbers")
             .WithName("rates")
             .WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
-        api.MapGet("/carrier", () => SimulatedCarrier.Rates)
+        api.MapGet("/carrier", (OpenShop shop) => shop.Db.Read(c => shop.Book(c).Carrier!))
             .WithTags("numbers")
             .WithName("carrier")
-            .WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
+            .WithSummary(
+                "Zones and rates of who takes the shop's parcels; a simulated carrier's until it keeps its own."
+            );
         api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
     }
 

@@ -58,7 +58,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders
             .MapGet("{id}/sending", (OrderId id, OpenShop shop) =>
-                shop.Db.Read(c => SendViews.Of(shop.Case(c, id, shop.Book(c))))
+                shop.Db.Read(c => SendViews.Of(shop.Case(c, id, shop.Book(c)), shop.Book(c).Carrier!))
             )
             .WithName("sending")
             .OpenTo(Caller.Press)

@@ -40,7 +40,7 @@ internal static class OrderPapers
             .MapGet("{id}/label.pdf", (OrderId id, OpenShop shop) =>
                 shop.Db.Read(c =>
                     TypedResults.File(
-                        LabelPdf.Print(SendViews.Labels(shop.Case(c, id, shop.Book(c)))),
+                        LabelPdf.Print(SendViews.Labels(shop.Case(c, id, shop.Book(c)), shop.Book(c).Carrier!)),
                         "application/pdf"
                     )
                 )

@@ -128,13 +128,15 @@ internal static class PressCheckEndpoints
 
     /// <summary>Ids of the presses that are set aside: off by more than can be corrected.</summary>
     internal static List<PressId> SetAside(OpenShop shop) =>
-        shop.Db.Read(c => Aggregates.Presses.All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList());
+        shop.Db.Read(c =>
+            Aggregates.Of<Press>().All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList()
+        );
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>
     internal static PlatenView Platen(string id, OpenShop shop) =>
         shop.Db.Read(c =>
         {
-            var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
+            var kept = Aggregates.Of<Press>().Get(c, id) ?? throw RefusedException.NoSuch("press", id);
             var book = shop.Book(c);
             var (press, f, today) = (kept.Value, book.Numbers.Format, shop.Clock.Today(book.Numbers.Identity.TimeZone));
             var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
@@ -192,12 +194,9 @@ internal static class PressCheckEndpoints
             var press = PressOf(id, c);
             return new Written(
                 id,
-                Aggregates.Presses.Put(
-                    c,
-                    press.Measured(map),
-                    request.Seen(),
-                    request.Deed(shop.Clock, "platen measured")
-                )
+                Aggregates
+                    .Of<Press>()
+                    .Put(c, press.Measured(map), request.Seen(), request.Deed(shop.Clock, "platen measured"))
             );
         });
     }
@@ -235,7 +234,7 @@ internal static class PressCheckEndpoints
             RefusedException.IfAny(press.Problems());
             return new Written(
                 id,
-                Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(shop.Clock, "dial noted"))
+                Aggregates.Of<Press>().Put(c, press, request.Seen(), request.Deed(shop.Clock, "dial noted"))
             );
         });
     }
@@ -310,7 +309,7 @@ internal static class PressCheckEndpoints
     }
 
     private static Press PressOf(string id, Microsoft.Data.Sqlite.SqliteConnection c) =>
-        (Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;
+        (Aggregates.Of<Press>().Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;
 
     private static PressReadoutView ReadoutOf(
         string id,

@@ -64,12 +64,17 @@ internal static class SpotTestEndpoints
     internal static TestsView Verdicts(OpenShop shop) =>
         shop.Db.Read(c =>
         {
-            var tests = Aggregates.SpotTests.All(c).Select(t => t.Value).ToList();
+            var tests = Aggregates.Of<SpotTest>().All(c).Select(t => t.Value).ToList();
             var book = shop.Book(c);
             return new TestsView(
                 [.. tests.Select(t => new SpotTestSaid(t.Id, t.Verdict(), Said(t)))],
                 [.. book.Recipes.Select(r => Relied(r, book, tests))],
-                [.. Aggregates.TestGarments.All(c).Select(g => new TestGarmentLeft(g.Value.Id, g.Value.Left(tests)))]
+                [
+                    .. Aggregates
+                        .Of<TestGarment>()
+                        .All(c)
+                        .Select(g => new TestGarmentLeft(g.Value.Id, g.Value.Left(tests))),
+                ]
             );
         });
 
@@ -142,11 +147,11 @@ internal static class SpotTestEndpoints
     {
         var then = change(TestOf(c, id).Value);
         RefusedException.IfAny(then.Problems());
-        return new(id, Aggregates.SpotTests.Put(c, then, seen, deed));
+        return new(id, Aggregates.Of<SpotTest>().Put(c, then, seen, deed));
     }
 
     private static Versioned<SpotTest> TestOf(Microsoft.Data.Sqlite.SqliteConnection c, string id) =>
-        Aggregates.SpotTests.Get(c, id) ?? throw RefusedException.NoSuch("spot test", id);
+        Aggregates.Of<SpotTest>().Get(c, id) ?? throw RefusedException.NoSuch("spot test", id);
 
     private static RecipeRelied Relied(Recipe recipe, ShopBook book, List<SpotTest> tests)
     {

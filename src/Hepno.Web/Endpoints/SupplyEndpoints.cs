@@ -13,46 +13,6 @@ using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>What a printer takes and what went into it.</summary>
-internal sealed record SuppliesBody(IReadOnlyList<SupplySlotBody> Slots, IReadOnlyList<LoadingBody> Loadings)
-{
-    public PrinterSupplies ToCore(string id) =>
-        new(
-            new ThingId(id),
-            [
-                .. Slots.Select(s => new SupplySlot(
-                    s.Supply,
-                    [.. s.Takes.Select(t => t.Trim()).Where(t => t.Length > 0)],
-                    s.Full,
-                    s.LowAt
-                )),
-            ],
-            [
-                .. Loadings.Select(l => new Loading(
-                    l.Supply,
-                    l.Product.Trim(),
-                    Lot: l.Lot.Trim(),
-                    l.At,
-                    l.Level,
-                    l.By.Trim()
-                )),
-            ]
-        );
-}
-
-/// <summary>A place of a printer.</summary>
-internal sealed record SupplySlotBody(Supply Supply, IReadOnlyList<string> Takes, double Full, double LowAt);
-
-/// <summary>A refill as kept.</summary>
-internal sealed record LoadingBody(
-    Supply Supply,
-    string Product,
-    string Lot,
-    LocalDateTime At,
-    double Level,
-    string By
-);
-
 /// <summary>A refill or change of roll just made; no level for a full one.</summary>
 internal sealed record RefillBody(Supply Supply, string Product, string Lot, double? Level, string By);
 
@@ -140,7 +100,7 @@ internal static class SupplyEndpoints
         shop.Db.Read(c =>
         {
             var book = shop.Book(c);
-            var kept = Aggregates.Supplies.All(c).ToDictionary(s => s.Value.Id);
+            var kept = Aggregates.Of<PrinterSupplies>().All(c).ToDictionary(s => s.Value.Id);
             return book.Machines()
                 .Where(m => PrinterSupplies.Usual(m.Kind).Count > 0)
                 .Select(m =>
@@ -157,7 +117,9 @@ internal static class SupplyEndpoints
         var seen = request.Seen();
         return shop.Db.Write(c =>
         {
-            var kept = (Aggregates.Supplies.Get(c, id) ?? throw RefusedException.NoSuch("supplies", id)).Value;
+            var kept = (
+                Aggregates.Of<PrinterSupplies>().Get(c, id) ?? throw RefusedException.NoSuch("supplies", id)
+            ).Value;
             var full = kept.Slots.FirstOrDefault(s => s.Supply == body.Supply)?.Full ?? 0;
             var then = kept with
             {
@@ -177,7 +139,7 @@ internal static class SupplyEndpoints
             RefusedException.IfAny(then.Problems());
             return new Written(
                 id.Text,
-                Aggregates.Supplies.Put(c, then, seen, request.Deed(shop.Clock, "refill noted"))
+                Aggregates.Of<PrinterSupplies>().Put(c, then, seen, request.Deed(shop.Clock, "refill noted"))
             );
         });
     }
@@ -224,7 +186,10 @@ internal static class SupplyEndpoints
                     remedy: "Note the cure of what is printed, or stop and empty it."
                 );
             }
-            if (Aggregates.Supplies.Get(c, id)?.Value.Mismatches().FirstOrDefault() is { Loaded: { } wrong } mismatch)
+            if (
+                Aggregates.Of<PrinterSupplies>().Get(c, id)?.Value.Mismatches().FirstOrDefault() is
+                { Loaded: { } wrong } mismatch
+            )
             {
                 throw new RefusedException(
                     409,
@@ -264,7 +229,7 @@ internal static class SupplyEndpoints
         });
 
     internal static FilmPrinter PrinterOf(SqliteConnection c, ThingId id) =>
-        (Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
+        (Aggregates.Of<FilmPrinter>().Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
 
     /// <summary>The wall clock to the minute, as it is kept.</summary>
     internal static LocalDateTime Minute(LocalDateTime wall) =>

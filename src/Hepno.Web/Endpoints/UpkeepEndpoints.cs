@@ -10,27 +10,6 @@ using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>What a machine wants done.</summary>
-internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnlyList<UpkeepDoneBody> Done)
-{
-    public MachineUpkeep ToCore(string id) =>
-        new MachineUpkeep(
-            new ThingId(id),
-            [.. Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))],
-            [.. Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), Note: d.Note.Trim()))]
-        );
-}
-
-/// <summary>One task; times a year only for what is done as needed.</summary>
-internal sealed record UpkeepTaskBody(
-    string Id,
-    string Name,
-    UpkeepEvery Every,
-    double Minutes,
-    decimal Cost,
-    double TimesAYear = 0
-);
-
 /// <summary>It was done.</summary>
 internal sealed record UpkeepDoneBody(string TaskId, LocalDate Day, string By, string Note);
 
@@ -77,7 +56,7 @@ internal static class UpkeepEndpoints
         {
             var book = shop.Book(c);
             var (n, today) = (book.Numbers, shop.Clock.Today(book.Numbers.Identity.TimeZone));
-            var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
+            var kept = Aggregates.Of<MachineUpkeep>().All(c).ToDictionary(u => u.Value.Id);
             return book.Machines()
                 .Select(m =>
                 {
@@ -112,7 +91,7 @@ internal static class UpkeepEndpoints
         var seen = request.Seen();
         return shop.Db.Write(c =>
         {
-            var kept = Aggregates.Upkeep.Get(c, id) ?? throw RefusedException.NoSuch("upkeep", id);
+            var kept = Aggregates.Of<MachineUpkeep>().Get(c, id) ?? throw RefusedException.NoSuch("upkeep", id);
             if (kept.Value.Tasks.All(t => t.Id != body.TaskId))
             {
                 throw RefusedException.NoSuch("task", body.TaskId);
@@ -126,7 +105,10 @@ internal static class UpkeepEndpoints
                 ],
             };
             RefusedException.IfAny(then.Problems());
-            return new Written(id, Aggregates.Upkeep.Put(c, then, seen, request.Deed(shop.Clock, "upkeep done")));
+            return new Written(
+                id,
+                Aggregates.Of<MachineUpkeep>().Put(c, then, seen, request.Deed(shop.Clock, "upkeep done"))
+            );
         });
     }
 

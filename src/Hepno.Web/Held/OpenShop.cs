@@ -2,15 +2,19 @@ using System.Collections.Concurrent;
 using System.Collections.ObjectModel;
 using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Learning;
+using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Quoting;
+using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
+using Hepno.Core.Sending;
 using Hepno.Core.Shop;
+using Hepno.Core.Things;
 using Hepno.Store;
-using Hepno.Web.Devices;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -40,27 +44,9 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
     private static IReadOnlyList<string> BookKinds { get; } =
     [
         Aggregates.Numbers.Kind,
-        Aggregates.Styles.Kind,
-        Aggregates.Films.Kind,
-        Aggregates.Vinyls.Kind,
-        Aggregates.Presses.Kind,
-        Aggregates.Recipes.Kind,
-        Aggregates.Screens.Kind,
-        Aggregates.FilmPrinters.Kind,
-        Aggregates.DyePrinters.Kind,
-        Aggregates.Cutters.Kind,
-        Aggregates.SpotTests.Kind,
-        Aggregates.Upkeep.Kind,
-        Aggregates.Supplies.Kind,
-        Aggregates.PaperPrinters.Kind,
-        Aggregates.GarmentPrinters.Kind,
-        Aggregates.Stitchers.Kind,
-        Aggregates.Papers.Kind,
-        Aggregates.OutsidePrinters.Kind,
-        Aggregates.PodServices.Kind,
-        Aggregates.Calenders.Kind,
-        Aggregates.Cloths.Kind,
         Aggregates.Places.Kind,
+        // who buys is in no price
+        .. ThingKinds.All.Where(kind => kind.Name != Aggregates.Customers.Kind).Select(kind => kind.Name),
     ];
 
     public Db Db { get; } = db;
@@ -85,35 +71,35 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
         }
         var numbers = Numbers(connection);
         var today = Clock.Today(numbers.Identity.TimeZone);
-        var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
+        var machines = Values(Aggregates.Of<Press>().All(connection)).ToLookup(p => p.OnlyCures());
         var book = new ShopBook(
             numbers,
             Values(Aggregates.Styles.All(connection)),
-            Values(Aggregates.Films.All(connection)),
-            Values(Aggregates.Vinyls.All(connection)),
+            Values(Aggregates.Of<TransferPriceList>().All(connection)),
+            Values(Aggregates.Of<VinylFilm>().All(connection)),
             [.. machines[false]],
-            Values(Aggregates.Recipes.All(connection)),
-            Values(Aggregates.Screens.All(connection)),
-            Values(Aggregates.FilmPrinters.All(connection)),
-            Values(Aggregates.DyePrinters.All(connection))
+            Values(Aggregates.Of<Recipe>().All(connection)),
+            Values(Aggregates.Of<ScreenTransferList>().All(connection)),
+            Values(Aggregates.Of<FilmPrinter>().All(connection)),
+            Values(Aggregates.Of<DyePrinter>().All(connection))
         )
         {
-            Carrier = SimulatedCarrier.Rates,
-            Cutters = Values(Aggregates.Cutters.All(connection)),
+            Carrier = CarrierRates.Of(Values(Aggregates.Of<ParcelService>().All(connection))),
+            Cutters = Values(Aggregates.Of<Cutter>().All(connection)),
             BuyBy = today.PlusDays(numbers.Terms.ValidityDays),
             Memo = memo,
-            Tests = Values(Aggregates.SpotTests.All(connection)),
-            Upkeep = Values(Aggregates.Upkeep.All(connection)),
-            Supplies = Values(Aggregates.Supplies.All(connection)),
+            Tests = Values(Aggregates.Of<SpotTest>().All(connection)),
+            Upkeep = Values(Aggregates.Of<MachineUpkeep>().All(connection)),
+            Supplies = Values(Aggregates.Of<PrinterSupplies>().All(connection)),
             Ovens = [.. machines[true]],
-            PaperPrinters = Values(Aggregates.PaperPrinters.All(connection)),
-            GarmentPrinters = Values(Aggregates.GarmentPrinters.All(connection)),
-            Stitchers = Values(Aggregates.Stitchers.All(connection)),
-            Papers = Values(Aggregates.Papers.All(connection)),
-            OutsidePrinters = Values(Aggregates.OutsidePrinters.All(connection)),
-            PodServices = Values(Aggregates.PodServices.All(connection)),
-            Calenders = Values(Aggregates.Calenders.All(connection)),
-            Cloths = Values(Aggregates.Cloths.All(connection)),
+            PaperPrinters = Values(Aggregates.Of<PaperPrinter>().All(connection)),
+            GarmentPrinters = Values(Aggregates.Of<GarmentPrinter>().All(connection)),
+            Stitchers = Values(Aggregates.Of<StitchMachine>().All(connection)),
+            Papers = Values(Aggregates.Of<TransferPaper>().All(connection)),
+            OutsidePrinters = Values(Aggregates.Of<OutsidePrinter>().All(connection)),
+            PodServices = Values(Aggregates.Of<PodService>().All(connection)),
+            Calenders = Values(Aggregates.Of<Calender>().All(connection)),
+            Cloths = Values(Aggregates.Of<RollCloth>().All(connection)),
             Places = new(Values(Aggregates.Places.All(connection))),
             Layouts = layouts,
             Earned = LearnedStore.Earned(connection, ShopLearning.Rule),

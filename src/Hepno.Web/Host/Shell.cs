@@ -182,6 +182,7 @@ internal static class Shell
             o.SerializerOptions.Converters.Add(new Json.SixDecimals());
             Json.WithoutPlaces(o.SerializerOptions);
             EdgeJson.Hold(o.SerializerOptions);
+            TypedThings.Added(o.SerializerOptions);
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddResponseCompression(o =>

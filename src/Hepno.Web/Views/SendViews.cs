@@ -2,7 +2,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Quoting;
 using Hepno.Core.Sending;
 using Hepno.Formats;
-using Hepno.Web.Devices;
 using Hepno.Web.Wire;
 
 namespace Hepno.Web.Views;
@@ -29,7 +28,7 @@ public sealed record SendView(
 internal static class SendViews
 {
     /// <summary>Packing, message and balances; refused before the quote is sent.</summary>
-    public static SendView Of(OrderCase c)
+    public static SendView Of(OrderCase c, CarrierRates rates)
     {
         var q = c.Frozen
             ?? throw new RefusedException(
@@ -40,7 +39,7 @@ internal static class SendViews
             );
         var f = q.Numbers.Format;
         var facts = c.Order.Facts;
-        var choices = Choices(c);
+        var choices = Choices(c, rates);
         var left = q.Ask.Pieces - facts.Delivered();
         var counted = facts.Sending.Counted.Sum(x => x.Pieces);
         var balance = OrderBalance.Reckon(c);
@@ -80,7 +79,7 @@ internal static class SendViews
     }
 
     /// <summary>A label for each parcel; refused when it is collected or there is no address.</summary>
-    public static IReadOnlyList<AddressLabel> Labels(OrderCase c)
+    public static IReadOnlyList<AddressLabel> Labels(OrderCase c, CarrierRates rates)
     {
         var q = c.Frozen;
         if (q?.Ask.Shipping is null)
@@ -101,7 +100,7 @@ internal static class SendViews
                 remedy: "Type it on the customer's card: C."
             );
         }
-        var choices = Choices(c);
+        var choices = Choices(c, rates);
         var parcels = choices.Count == 0 ? 1 : choices[0].Parcels;
         return
         [
@@ -119,7 +118,7 @@ internal static class SendViews
         ];
     }
 
-    private static IReadOnlyList<PackingChoice> Choices(OrderCase c)
+    private static IReadOnlyList<PackingChoice> Choices(OrderCase c, CarrierRates rates)
     {
         var q = c.Frozen!;
         var counted = c.Order.Facts.Sending.Counted;
@@ -139,8 +138,8 @@ internal static class SendViews
             : Parcels.Choices(
                 pieces,
                 q.Numbers.Packing.Packagings,
-                SimulatedCarrier.Rates.Carrier,
-                q.Ask.Shipping is { } s ? SimulatedCarrier.Rates.Find(s.Zone) : null
+                rates.Carrier,
+                q.Ask.Shipping is { } s ? rates.Find(s.Zone) : null
             );
     }
 }

@@ -75,7 +75,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
                 u.Layer,
                 Label(u.PlacementId, u.Layer),
                 "",
-                Used: Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f),
+                Used: Said(Aggregates.Of<VinylRemnant>().Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f),
                 []
             ))
             .Concat(
@@ -122,14 +122,14 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
     /// <summary>Pieces that no other order uses.</summary>
     internal static IReadOnlyList<VinylRemnant> Free(SqliteConnection connection, OrderId orderId)
     {
-        var spoken = RemnantStore
-            .Uses(connection)
-            .Where(u => u.OrderId != orderId)
-            .Select(u => u.RemnantId)
-            .ToHashSet();
+        var spoken = RemnantUses.Of(connection).Where(u => u.OrderId != orderId).Select(u => u.RemnantId).ToHashSet();
         return
         [
-            .. Aggregates.Remnants.All(connection).Select(r => r.Value).Where(r => !r.IsGone && !spoken.Contains(r.Id)),
+            .. Aggregates
+                .Of<VinylRemnant>()
+                .All(connection)
+                .Select(r => r.Value)
+                .Where(r => !r.IsGone && !spoken.Contains(r.Id)),
         ];
     }
 

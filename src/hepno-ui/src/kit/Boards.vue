@@ -3,7 +3,9 @@ import { nextTick, ref } from 'vue'
 import { makeId } from '../api/client'
 import type { Field } from './fields'
 import { atPress } from '../state/state'
+import PriceHistory from './PriceHistory.vue'
 import ThingEditor from './ThingEditor.vue'
+import type { Noun } from './things'
 
 /** Things of one kind the shop keeps, a board each; one board opens to its editor. */
 const props = defineProps<{
@@ -15,6 +17,10 @@ const props = defineProps<{
   /** A new one with its starting values. */
   fresh: () => Omit<T, 'id'>
   named: (value: T) => string
+  /** Said while there is none. */
+  none?: string
+  /** Its calls, where its prices are watched. */
+  noun?: Noun
   /** True while one cannot be added yet; the slot beside says why. */
   blocked?: boolean
   /** Columns of a face. */
@@ -68,7 +74,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
         :fields="fields"
         :save="save"
         :title="named(k.value)"
-        ><slot name="deeds" :kept="k"
+        ><slot name="deeds" :kept="k" /><PriceHistory v-if="noun" :id="k.value.id" :noun="noun" :version="k.version"
       /></ThingEditor>
     </div>
     <div v-if="added" class="board new">
@@ -76,7 +82,9 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
         ><button class="plain-button" type="button" @click="added = undefined">Not now</button></ThingEditor
       >
     </div>
-    <p v-if="kept.length === 0 && !added" class="none quiet"><slot name="none" /></p>
+    <p v-if="kept.length === 0 && !added" class="none quiet">
+      <slot name="none">{{ none }}</slot>
+    </p>
   </section>
 </template>
 

@@ -87,7 +87,13 @@ async function commit(): Promise<void> {
 
 <template>
   <form class="thing" :aria-label="title" @submit.prevent="commit" @input="typed" @keydown.esc.stop="throwAway">
-    <label v-for="(field, i) in fields" :key="field.label" class="field" :class="{ wide: field.wide }">
+    <label
+      v-for="(field, i) in fields"
+      :key="field.label"
+      class="field"
+      :class="{ wide: field.wide }"
+      :title="field.help || undefined"
+    >
       {{ field.label }}
       <select v-if="field.options" v-model="drafts[i]">
         <option v-for="o in field.options" :key="o.value" :value="o.value">{{ o.label }}</option>

@@ -11,6 +11,8 @@ export interface Field<T> {
   wide?: boolean
   number?: boolean
   type?: string
+  /** What to do where it is wrong, or what is usual. */
+  help?: string
 }
 
 type Key<T, V> = { [K in keyof T]-?: T[K] extends V ? K : never }[keyof T] & string
@@ -40,18 +42,6 @@ export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> 
     const n = readNumber(t)
     if (n === null) return unread(t)
     ;(v as Record<string, unknown>)[key] = Number((n / scale).toFixed(9))
-  },
-})
-
-/** A number that may be left out. */
-export const numOrNone = <T>(label: string, key: Key<T, number | null | undefined>): Field<T> => ({
-  label,
-  number: true,
-  get: (v) => (v[key] == null ? '' : writeNumber(v[key] as number)),
-  set: (v, t) => {
-    const n = t.trim() === '' ? null : readNumber(t)
-    if (n === null && t.trim() !== '') return unread(t)
-    ;(v as Record<string, unknown>)[key] = n
   },
 })
 

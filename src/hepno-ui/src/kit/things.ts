@@ -1,54 +1,48 @@
-import { onMounted, onUnmounted, ref } from 'vue'
+import { computed, onMounted, onUnmounted, reactive, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../api/client'
+import type { paths } from '../api/schema'
 import { onChange } from '../state/live'
+import { begun, formOf, kindOf, kindsRead, nameOf } from './described'
+import type { Field } from './fields'
 import { attempt, keepOrOffer, reading, refresh, shop } from '../state/state'
 
 /** A kind of thing the shop keeps, as its calls name it. */
-export type Noun =
-  | 'styles'
-  | 'films'
-  | 'vinyls'
-  | 'screens'
-  | 'film-printers'
-  | 'dye-printers'
-  | 'paper-printers'
-  | 'garment-printers'
-  | 'stitch-machines'
-  | 'papers'
-  | 'outside-printers'
-  | 'pod-services'
-  | 'cloths'
-  | 'calenders'
-  | 'cutters'
-  | 'presses'
-  | 'recipes'
-  | 'spot-tests'
-  | 'test-garments'
-  | 'kept-prints'
-  | 'remnants'
-  | 'upkeep'
-  | 'supplies'
-  | 'customers'
+export type Noun = {
+  [P in keyof paths]: P extends `/api/${infer N}` ? (N extends `${string}/${string}` ? never : N) : never
+}[keyof paths]
 interface Kept<T> {
   value: T
   version: number
 }
 
+/** What boards show of a kind. */
+export interface Board<T> {
+  title: string
+  add: string
+  none: string
+  noun: Noun | undefined
+  kept: Kept<T>[]
+  fields: Field<T>[]
+  fresh: () => Omit<T, 'id'>
+  named: (value: T) => string
+  save: (value: T, version: number) => Promise<boolean>
+}
+
 /** One kind of thing the shop keeps: all of them, and saving one. */
 export function things<T extends { id: string }>(noun: Noun) {
+  const kind = computed(() => kindOf(noun))
   const all = ref<Kept<T>[]>([]) as { value: Kept<T>[] }
   async function load(): Promise<void> {
+    await kindsRead()
     all.value = (await ask(api.GET(`/api/${noun}` as '/api/styles'))) as unknown as Kept<T>[]
   }
   async function save(value: T, version: number, sure = false): Promise<boolean> {
-    const { id, ...body } = value
+    const { id } = value
     const send = async (what: object, at: number) => {
-      // what is merged by the server still carries its id
-      const { id: _, ...rest } = what as T
       await ask(
         api.PUT(`/api/${noun}/{id}` as '/api/styles/{id}', {
           params: { path: { id } },
-          body: rest as unknown as Schemas['StyleBody'],
+          body: what as Schemas['Style'],
           headers: { ...seen(at).headers, ...(sure ? { 'Hepno-Sure': 'true' } : {}) },
         }),
       )
@@ -56,13 +50,25 @@ export function things<T extends { id: string }>(noun: Noun) {
       await refresh()
       shop.said = 'Saved. It holds from now on; sent quotes keep their price.'
     }
-    const kept = await attempt(() => keepOrOffer(send, body as object, version))
+    const kept = await attempt(() => keepOrOffer(send, value, version))
     // an odd value is asked about once
     if (!kept && shop.problems.length > 0 && shop.problems.every((p) => p.code === 'doubt'))
       shop.sure = () => save(value, version, true)
     return kept
   }
-  return { all, load, save }
+  /** What a board of them needs to know, of a kind whose form is described. */
+  const board = reactive({
+    title: computed(() => kind.value?.words?.many ?? ''),
+    add: computed(() => kind.value?.words?.add ?? ''),
+    none: computed(() => kind.value?.words?.none ?? ''),
+    noun: computed(() => (kind.value?.hasPrices ? noun : undefined)),
+    kept: computed(() => all.value),
+    fields: computed(() => formOf<T>(kind.value)),
+    fresh: () => begun(kind.value) as Omit<T, 'id'>,
+    named: (value: T) => nameOf(value),
+    save,
+  }) as Board<T>
+  return { all, load, save, board }
 }
 
 /** Reads kinds of things when a part opens and again when one of a kind changes anywhere; kinds are named as the change stream names them. */

@@ -107,7 +107,7 @@ async function setCustomer(text: string): Promise<boolean> {
       await ask(
         api.PUT('/api/customers/{id}', {
           params: { path: { id } },
-          body: { name, contact: '', address: '', taxExempt: '', accountDays: 0 },
+          body: { id, name, contact: '', address: '', taxExempt: '', accountDays: 0 },
         }),
       )
     kept = await changeOrder({ customerId: id })
@@ -118,17 +118,19 @@ async function suggest(text: string): Promise<void> {
   customers.value = await ask(api.GET('/api/customers/find', { params: { query: { text } } })).catch(() => [])
 }
 
+/** A zone within the sentence: a place's own name keeps its capitals. */
+const within = (name: string) => (/\p{Lu}/u.test(name.slice(1)) ? name : name.toLowerCase())
 const handing = computed(() => {
   const s = a.value.shipping
   if (!s) return 'collected'
-  const zone = zones.value.find((z) => z.id === s.zone)?.name.toLowerCase() ?? s.zone
-  return `sent ${zone}, postage ${s.inThePrice ? 'in the price' : 'on top'}`
+  const zone = zones.value.find((z) => z.id === s.zone) ?? { name: s.zone }
+  return `sent ${within(zone.name)}, postage ${s.inThePrice ? 'in the price' : 'on top'}`
 })
 const handings = computed(() => [
   { value: '', label: 'collected' },
   ...zones.value.flatMap((z) => [
-    { value: `${z.id} charged`, label: `sent ${z.name.toLowerCase()}, postage on top` },
-    { value: `${z.id} in`, label: `sent ${z.name.toLowerCase()}, postage in the price` },
+    { value: `${z.id} charged`, label: `sent ${within(z.name)}, postage on top` },
+    { value: `${z.id} in`, label: `sent ${within(z.name)}, postage in the price` },
   ]),
 ])
 const handingValue = computed(() => {

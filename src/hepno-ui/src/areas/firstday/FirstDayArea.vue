@@ -65,6 +65,7 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
         params: { path: { id: press.id } },
         ...seen(press.version),
         body: {
+          id: press.id,
           ...freshPress(),
           name: pressName,
           kind: pressKind,

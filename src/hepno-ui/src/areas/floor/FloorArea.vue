@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
+import OtherBoards from '../../kit/OtherBoards.vue'
 import Keys from '../../kit/Keys.vue'
 import Sign from '../../kit/Sign.vue'
 import FurtherMachines from './FurtherMachines.vue'
@@ -18,14 +19,6 @@ import PrinterMaterials from './PrinterMaterials.vue'
 import UpkeepPart from './UpkeepPart.vue'
 import { things, useThings } from '../../kit/things'
 import { format, reading } from '../../state/state'
-import {
-  cutterFields,
-  dyePrinterFields,
-  filmPrinterFields,
-  freshCutter,
-  freshDyePrinter,
-  freshFilmPrinter,
-} from './printerFields'
 import { freshPress, pressFields } from './pressFields'
 
 const presses = things<Schemas['Press']>('presses')
@@ -40,6 +33,17 @@ const cutters = things<Schemas['Cutter']>('cutters')
 const papers = things<Schemas['TransferPaper']>('papers')
 const stitchers = things<Schemas['StitchMachine']>('stitch-machines')
 const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
+/** Machines this screen has boards of. */
+const drawn = [
+  'film-printers',
+  'dye-printers',
+  'cutters',
+  'stitch-machines',
+  'paper-printers',
+  'garment-printers',
+  'calenders',
+  'test-garments',
+] as const
 const setAside = ref<string[]>([])
 const pressesAndOffsets = {
   load: async () => {
@@ -152,19 +156,7 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
         <template #none>Add your first press: its platen, its dial, one thermometer.</template>
       </Boards>
       <FloorSimulation />
-      <MachineBoards
-        title="Film printers"
-        add="Add a film printer"
-        none="No film printer: film is bought in."
-        noun="film-printers"
-        :kept="filmPrinters.all.value"
-        :fields="filmPrinterFields"
-        :save="filmPrinters.save"
-        :fresh="freshFilmPrinter"
-        :views="upkeepViews"
-        :upkeep="upkeep.all.value"
-        @changed="upkeep.load"
-      >
+      <MachineBoards :board="filmPrinters.board" :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load">
         <template #face="{ x }">
           <span class="small"
             >{{ x.rollWidthIn }} in film, {{ x.speedIn2PerMinute }} in² a minute; colour {{ x.colourMlPerIn2 }} and
@@ -183,19 +175,7 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
           <CureBatches :printer="x" :presses="presses.all.value.map((k) => k.value)" @changed="looked" />
         </template>
       </MachineBoards>
-      <MachineBoards
-        title="Dye printers"
-        add="Add a dye printer"
-        none="No dye printer: dye sublimation stays folded."
-        noun="dye-printers"
-        :kept="dyePrinters.all.value"
-        :fields="dyePrinterFields"
-        :save="dyePrinters.save"
-        :fresh="freshDyePrinter"
-        :views="upkeepViews"
-        :upkeep="upkeep.all.value"
-        @changed="upkeep.load"
-      >
+      <MachineBoards :board="dyePrinters.board" :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load">
         <template #face="{ x }">
           <span class="small"
             >{{ x.sheetWidthIn }} × {{ x.sheetHeightIn }} in sheets, {{ x.speedIn2PerMinute }} in² a minute, ink
@@ -212,24 +192,14 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
           />
         </template>
       </MachineBoards>
-      <MachineBoards
-        title="Cutters"
-        add="Add a cutter"
-        none="No cutter: layered vinyl stays folded."
-        :kept="cutters.all.value"
-        :fields="cutterFields"
-        :save="cutters.save"
-        :fresh="freshCutter"
-        :views="upkeepViews"
-        :upkeep="upkeep.all.value"
-        @changed="upkeep.load"
-      >
+      <MachineBoards :board="cutters.board" :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load">
         <template #face="{ x }">
           <span class="small">cuts {{ x.cutWidthIn }} in wide, {{ x.speedIn2PerMinute }} in² a minute</span>
           <span class="fig small quiet"></span>
         </template>
       </MachineBoards>
       <FurtherMachines :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load" />
+      <OtherBoards area="floor" :shown="drawn" />
       <RecipesAndTests :products="products" />
     </div>
     <Keys

@@ -1,23 +1,13 @@
 <script setup lang="ts" generic="T extends { id: string; name: string; cautions: string }">
 import type { Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
-import type { Field } from '../../kit/fields'
-import PriceHistory from '../../kit/PriceHistory.vue'
 import Sign from '../../kit/Sign.vue'
-import type { Noun } from '../../kit/things'
+import type { Board } from '../../kit/things'
 import UpkeepPart from './UpkeepPart.vue'
 
-/** Boards of one kind of machine: what it is on the face, then its upkeep, its cautions and what its materials have cost. */
+/** Boards of one kind of machine: what it is on the face, then its upkeep and its cautions. */
 defineProps<{
-  title: string
-  add: string
-  none: string
-  /** Its calls, where its materials have prices through time. */
-  noun?: Noun
-  kept: { value: T; version: number }[]
-  fields: Field<T>[]
-  save: (value: T, version: number) => Promise<boolean>
-  fresh: () => Omit<T, 'id'>
+  board: Board<T>
   views: Record<string, Schemas['UpkeepView']>
   upkeep: { value: Schemas['MachineUpkeep']; version: number }[]
 }>()
@@ -25,7 +15,7 @@ const emit = defineEmits<{ changed: [] }>()
 </script>
 
 <template>
-  <Boards :title="title" :add="add" :kept="kept" :fields="fields" :save="save" :fresh="fresh" :named="(x) => x.name">
+  <Boards v-bind="board">
     <template #face="{ value: x }">
       <b class="name">{{ x.name }}</b>
       <slot name="face" :x="x" />
@@ -40,10 +30,6 @@ const emit = defineEmits<{ changed: [] }>()
       />
       <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
     </template>
-    <template v-if="noun" #deeds="{ kept: k }"
-      ><PriceHistory :id="k.value.id" :noun="noun" :version="k.version"
-    /></template>
-    <template #none>{{ none }}</template>
   </Boards>
 </template>
 

@@ -38,7 +38,7 @@ const put = (slots: Schemas['SupplySlot'][], then: string) =>
     await ask(
       api.PUT('/api/supplies/{id}', {
         params: { path: { id: props.view!.printerId } },
-        body: { slots, loadings: props.kept?.value.loadings ?? [] },
+        body: { id: props.view!.printerId, slots, loadings: props.kept?.value.loadings ?? [] },
         ...seen(props.kept?.version ?? 0),
       }),
     )

@@ -8,7 +8,7 @@ import { things, useThings } from '../../kit/things'
 import { sourceWord } from '../../words/words'
 import { atPress, format, reading, shop } from '../../state/state'
 import { freshRecipe, recipeFields } from './recipeFields'
-import { freshSpotTest, spotTestFields, testGarmentFields } from './testFields'
+import { freshSpotTest, spotTestFields } from './testFields'
 import TestPhotos from './TestPhotos.vue'
 
 /** How products are pressed, what tests made of it, and the garments kept for tests. */
@@ -133,16 +133,7 @@ const confidenceSign = { failed: 'no', guess: 'assumed', word: 'maker', tested: 
       </template>
       <template #none>Nothing tested yet: press a scrap of the cloth, look again after a day, wash it.</template>
     </Boards>
-    <Boards
-      title="Test garments"
-      add="Add test garments"
-      columns="minmax(0, 1fr) minmax(0, 1fr) 110px"
-      :kept="garments.all.value"
-      :fields="testGarmentFields"
-      :save="garments.save"
-      :fresh="() => ({ name: '', fabric: '', pieces: 1, note: '' })"
-      :named="(g) => g.name"
-    >
+    <Boards v-bind="garments.board" columns="minmax(0, 1fr) minmax(0, 1fr) 110px">
       <template #beside
         ><span class="small quiet">misprints and samples of every cloth: each test takes one</span></template
       >
@@ -156,7 +147,6 @@ const confidenceSign = { failed: 'no', guess: 'assumed', word: 'maker', tested: 
           <span class="small quiet">left</span></span
         >
       </template>
-      <template #none>Keep misprints: a test on a customer's garment is one garment too few.</template>
     </Boards>
   </div>
 </template>

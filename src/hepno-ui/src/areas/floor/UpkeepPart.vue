@@ -22,7 +22,7 @@ const put = (tasks: Schemas['UpkeepTask'][], said: string) =>
     await ask(
       api.PUT('/api/upkeep/{id}', {
         params: { path: { id: props.view!.machineId } },
-        body: { tasks, done: props.kept?.value.done ?? [] },
+        body: { id: props.view!.machineId, tasks, done: props.kept?.value.done ?? [] },
         ...seen(props.kept?.version ?? 0),
       }),
     )

@@ -84,10 +84,3 @@ export const spotTestFields = (
   },
   text('Note', 'note', { wide: true, lines: 2 }),
 ]
-
-export const testGarmentFields: Field<Schemas['TestGarment']>[] = [
-  text('What it is', 'name'),
-  text('Its cloth, as on the label', 'fabric'),
-  num('Pieces put there', 'pieces'),
-  text('Where it lies', 'note'),
-]

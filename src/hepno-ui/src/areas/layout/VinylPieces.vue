@@ -37,11 +37,13 @@ function name(left: Left): void {
 async function keep(): Promise<void> {
   const left = naming.value
   if (!left) return
+  const id = makeId()
   const kept = await attempt(async () => {
     await ask(
       api.PUT('/api/remnants/{id}', {
-        params: { path: { id: makeId() } },
+        params: { path: { id } },
         body: {
+          id,
           vinylId: left.vinylId,
           colour: colour.value,
           widthIn: Number(left.widthIn.toFixed(2)),

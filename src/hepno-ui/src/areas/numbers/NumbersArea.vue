@@ -207,7 +207,10 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         :save="store.save"
         title="Packing"
       />
-      <p class="note quiet">Postage is a simulated carrier's table by zone and weight; every figure of it says so.</p>
+      <p class="note quiet">
+        Postage is by the rates of your parcel service, on the Shelf. Until there are any it is a simulated carrier's
+        table, and every figure of it says so.
+      </p>
       <h2 class="head">Open hours</h2>
       <ThingEditor
         :value="n"

@@ -1,21 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
-import PriceHistory from '../../kit/PriceHistory.vue'
 import { length, money } from '../../words/shown'
 import { things, useThings } from '../../kit/things'
 import { kindWord } from '../../words/words'
 import { format } from '../../state/state'
-import {
-  clothFields,
-  freshCloth,
-  freshOutside,
-  freshPaper,
-  freshPod,
-  outsideFields,
-  paperFields,
-  podFields,
-} from './sentOutFields'
 
 /** Transfer papers, cloth by the roll, and who prints for the shop. */
 const papers = things<Schemas['TransferPaper']>('papers')
@@ -27,15 +16,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 </script>
 
 <template>
-  <Boards
-    title="Transfer paper"
-    add="Add a paper"
-    :kept="papers.all.value"
-    :fields="paperFields"
-    :save="papers.save"
-    :fresh="freshPaper"
-    :named="(x) => x.product"
-  >
+  <Boards v-bind="papers.board">
     <template #face="{ value: x }">
       <span
         ><b>{{ x.product }}</b
@@ -50,18 +31,8 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         >{{ ' ' }}<span class="small quiet">a sheet, {{ days(x.leadDays) }}</span></span
       >
     </template>
-    <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="papers" :version="kept.version" /></template>
-    <template #none>No transfer paper yet.</template>
   </Boards>
-  <Boards
-    title="Cloth by the roll, for cut and sew"
-    add="Add a cloth"
-    :kept="cloths.all.value"
-    :fields="clothFields"
-    :save="cloths.save"
-    :fresh="freshCloth"
-    :named="(x) => x.product"
-  >
+  <Boards v-bind="cloths.board">
     <template #face="{ value: x }">
       <span
         ><b>{{ x.product }}</b
@@ -75,18 +46,8 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         >{{ ' ' }}<span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
       >
     </template>
-    <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="cloths" :version="kept.version" /></template>
-    <template #none>No cloth by the roll.</template>
   </Boards>
-  <Boards
-    title="Screen printers, sent out to"
-    add="Add a printer"
-    :kept="outside.all.value"
-    :fields="outsideFields"
-    :save="outside.save"
-    :fresh="freshOutside"
-    :named="(x) => x.supplier"
-  >
+  <Boards v-bind="outside.board">
     <template #face="{ value: x }">
       <b>{{ x.supplier }}</b>
       <span class="small">{{
@@ -100,20 +61,8 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         {{ x.leastPieces }} pieces at least, {{ days(x.leadDays) }}</span
       >
     </template>
-    <template #deeds="{ kept }"
-      ><PriceHistory :id="kept.value.id" noun="outside-printers" :version="kept.version"
-    /></template>
-    <template #none>No screen printer: add one to see from which quantity on sending out costs less.</template>
   </Boards>
-  <Boards
-    title="Printed on demand by others"
-    add="Add a service"
-    :kept="pods.all.value"
-    :fields="podFields"
-    :save="pods.save"
-    :fresh="freshPod"
-    :named="(x) => x.supplier"
-  >
+  <Boards v-bind="pods.board">
     <template #face="{ value: x }">
       <b>{{ x.supplier }}</b>
       <span class="small">{{
@@ -121,9 +70,5 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
       }}</span>
       <span class="fig small quiet">{{ days(x.makingDays + x.transitDays) }}</span>
     </template>
-    <template #deeds="{ kept }"
-      ><PriceHistory :id="kept.value.id" noun="pod-services" :version="kept.version"
-    /></template>
-    <template #none>No service that prints on demand.</template>
   </Boards>
 </template>

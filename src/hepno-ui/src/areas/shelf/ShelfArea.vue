@@ -2,8 +2,8 @@
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Garment from '../../kit/Garment.vue'
+import OtherBoards from '../../kit/OtherBoards.vue'
 import Keys from '../../kit/Keys.vue'
-import PriceHistory from '../../kit/PriceHistory.vue'
 import { length, money } from '../../words/shown'
 import { things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../state/state'
@@ -12,7 +12,7 @@ import RemnantBoards from './RemnantBoards.vue'
 import RecostQuotes from '../../kit/RecostQuotes.vue'
 import SentOutBoards from './SentOutBoards.vue'
 import { filmFields } from './filmFields'
-import { freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
+import { freshScreen, freshStyle, screenFields, styleFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')
 const films = things<Schemas['TransferPriceList']>('films')
@@ -36,6 +36,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
     <div class="drawing">
       <Boards
         title="Blanks"
+        noun="styles"
         add="Add a style"
         columns="160px minmax(0, 1.4fr) minmax(0, 1fr) 210px"
         :kept="styles.all.value.filter((k) => !k.value.retired)"
@@ -75,12 +76,12 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         </template>
         <template #deeds="{ kept }">
           <button class="plain-button" type="button" @click="retire(kept)">Take off the Shelf</button>
-          <PriceHistory :id="kept.value.id" noun="styles" :version="kept.version" />
         </template>
         <template #none>One bare board. Add the style you sell most.</template>
       </Boards>
       <Boards
         title="Film, bought in"
+        noun="films"
         add="Add a film price list"
         :kept="films.all.value"
         :fields="filmFields"
@@ -113,12 +114,12 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
           }}</span>
           <span class="fig small quiet">freight {{ money(x.freightPerOrder, format()) }}, {{ days(x.leadDays) }}</span>
         </template>
-        <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="films" :version="kept.version" /></template>
         <template #none>No film prices yet: type the supplier's list.</template>
       </Boards>
       <DrawerBoards :films="films.all.value" />
       <Boards
         title="Screened transfers"
+        noun="screens"
         add="Add a transfer price list"
         :kept="screens.all.value"
         :fields="screenFields"
@@ -141,33 +142,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             {{ days(x.leadDays) }}</span
           >
         </template>
-        <template #deeds="{ kept }"
-          ><PriceHistory :id="kept.value.id" noun="screens" :version="kept.version"
-        /></template>
         <template #none>No screened transfers: add a supplier's list to compare them.</template>
       </Boards>
-      <Boards
-        title="Vinyl"
-        add="Add a roll"
-        :kept="vinyls.all.value"
-        :fields="vinylFields"
-        :save="vinyls.save"
-        :fresh="
-          () => ({
-            supplier: '',
-            product: '',
-            usableWidthIn: 19.5,
-            pricePerFoot: 0,
-            weedingMarginIn: 0.25,
-            sharedMargin: false,
-            blocks: false,
-            finish: 'plain' as const,
-            freightPerOrder: 0,
-            leadDays: 3,
-          })
-        "
-        :named="(x) => x.product"
-      >
+      <Boards v-bind="vinyls.board">
         <template #face="{ value: x }">
           <span
             ><b>{{ x.product }}</b
@@ -181,13 +158,10 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             >{{ ' ' }}<span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
           >
         </template>
-        <template #deeds="{ kept }"
-          ><PriceHistory :id="kept.value.id" noun="vinyls" :version="kept.version"
-        /></template>
-        <template #none>No vinyl yet.</template>
       </Boards>
       <RemnantBoards :vinyls="vinyls.all.value" />
       <SentOutBoards />
+      <OtherBoards area="shelf" :shown="['vinyls', 'papers', 'cloths', 'outside-printers', 'pod-services']" />
       <h2 class="head">Quotes at the prices of today</h2>
       <RecostQuotes />
     </div>
@@ -203,6 +177,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 </template>
 
 <style scoped>
+.head {
+  margin-top: 18px;
+}
 .rail {
   display: flex;
   gap: 4px;

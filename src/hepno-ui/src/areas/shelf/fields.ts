@@ -1,10 +1,9 @@
 import { makeId, type Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
 import { readNumber, unread, writeNumber } from '../../words/numbers'
-import { finishWord, kindWord } from '../../words/words'
+import { kindWord } from '../../words/words'
 
 type Style = Schemas['Style']
-type Vinyl = Schemas['VinylFilm']
 type Screen = Schemas['ScreenTransferList']
 
 const fibres = ['cotton', 'polyester', 'viscose', 'nylon', 'elastane', 'other']
@@ -217,36 +216,6 @@ export const styleFields: Field<Style>[] = [
       }
     },
   },
-]
-
-export const vinylFields: Field<Vinyl>[] = [
-  text('Supplier', 'supplier'),
-  text('Vinyl', 'product'),
-  num('Usable width, in', 'usableWidthIn'),
-  num('Price a foot', 'pricePerFoot'),
-  num('Weeding margin, in', 'weedingMarginIn'),
-  {
-    label: 'Neighbours share a margin',
-    get: (v) => (v.sharedMargin ? 'yes' : 'no'),
-    set: (v, t) => {
-      v.sharedMargin = t === 'yes'
-    },
-    options: options({ no: 'no, one on each side', yes: 'yes, one between two' }),
-  },
-  {
-    label: "Keeps the cloth's dye back",
-    get: (v) => (v.blocks ? 'yes' : 'no'),
-    set: (v, t) => void (v.blocks = t === 'yes'),
-    options: options({ no: 'not by its maker', yes: 'its maker says so' }),
-  },
-  {
-    label: 'Finish',
-    get: (v) => v.finish,
-    set: (v, t) => void (v.finish = t as typeof v.finish),
-    options: options(finishWord),
-  },
-  num('Freight an order', 'freightPerOrder'),
-  num('Working days', 'leadDays'),
 ]
 
 export const freshScreen = (): Omit<Screen, 'id'> => ({

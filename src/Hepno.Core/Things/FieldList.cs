@@ -1,0 +1,223 @@
+using System.Collections;
+using System.Runtime.CompilerServices;
+using System.Text.Json;
+
+namespace Hepno.Core.Things;
+
+/// <summary>The fields of a record, in the order of its form.</summary>
+/// <remarks>A field's key is what its value is read by: <c>x => x.Equipment.PriceNew</c> is "equipment.priceNew", so
+/// that the two cannot differ.</remarks>
+/// <typeparam name="T">The record.</typeparam>
+public sealed class FieldList<T> : IReadOnlyList<Field<T>>
+    where T : class
+{
+    private readonly List<Field<T>> fields = [];
+
+    /// <inheritdoc/>
+    public int Count => fields.Count;
+
+    /// <inheritdoc/>
+    public Field<T> this[int index] => fields[index];
+
+    /// <summary>Words that must be there.</summary>
+    /// <param name="value">The words.</param>
+    /// <param name="name">What they are called.</param>
+    /// <param name="help">What to do where there are none.</param>
+    /// <param name="word">What a thing without them lacks.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Named(
+        Func<T, string> value,
+        string name,
+        string help,
+        string word = "name",
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Text)
+            {
+                Value = value,
+                Start = "",
+                Help = help,
+                Word = word,
+            }
+        );
+
+    /// <summary>Words that may be empty.</summary>
+    public FieldList<T> Text(
+        Func<T, string> value,
+        string name,
+        string start = "",
+        int lines = 1,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Text)
+            {
+                Value = value,
+                Start = start,
+                Lines = lines,
+                MayBeEmpty = true,
+            }
+        );
+
+    /// <summary>A number.</summary>
+    /// <param name="value">The number.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="unit">What it is in.</param>
+    /// <param name="start">What a new one begins with.</param>
+    /// <param name="within">The least and the most it may be.</param>
+    /// <param name="help">What to do where it is wrong.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Number(
+        Func<T, double> value,
+        string name,
+        Unit unit,
+        double start,
+        (double Least, double Most)? within = null,
+        string help = "",
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Number)
+            {
+                Value = x => value(x),
+                Unit = unit,
+                Start = start,
+                Least = within?.Least,
+                Most = within?.Most,
+                Help = help,
+            }
+        );
+
+    /// <summary>Money.</summary>
+    /// <param name="value">How much.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="unit">For what.</param>
+    /// <param name="within">The least and the most it may be.</param>
+    /// <param name="help">What to do where it is wrong.</param>
+    /// <param name="priceOf">What it is the price of, where that is watched; null where it is not.</param>
+    /// <param name="mayBeEmpty">True where it may be left empty: a new one is.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Money(
+        Func<T, decimal?> value,
+        string name,
+        Unit unit,
+        (double Least, double Most)? within = null,
+        string help = "",
+        string? priceOf = null,
+        bool mayBeEmpty = false,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Number)
+            {
+                Value = x => value(x),
+                Unit = unit,
+                Start = mayBeEmpty ? null : 0m,
+                Least = within?.Least,
+                Most = within?.Most,
+                Help = help,
+                PriceOf = priceOf,
+                MayBeEmpty = mayBeEmpty,
+            }
+        );
+
+    /// <summary>Yes or no, each in its words.</summary>
+    public FieldList<T> Flag(
+        Func<T, bool> value,
+        string name,
+        bool start,
+        string yes,
+        string no,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Flag)
+            {
+                Value = x => value(x),
+                Start = start,
+                Options = [new("false", Label: no), new("true", Label: yes)],
+            }
+        );
+
+    /// <summary>One of an enumeration.</summary>
+    public FieldList<T> Choice<TWord>(
+        Func<T, TWord> value,
+        string name,
+        TWord start,
+        IReadOnlyList<(TWord Word, string Label)> options,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    )
+        where TWord : struct, Enum =>
+        Add(
+            new(Key(said), name, FieldShape.Choice)
+            {
+                Value = x => Words.Of(value(x)),
+                Start = Words.Of(start),
+                Options = [.. options.Select(o => new FieldOption(Words.Of(o.Word), Label: o.Label))],
+            }
+        );
+
+    /// <summary>Rows, none to begin with where nothing is said.</summary>
+    public FieldList<T> Rows(
+        Func<T, object?> value,
+        string name,
+        RowForm form,
+        int lines,
+        object? start = null,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Rows)
+            {
+                Value = value,
+                Rows = form,
+                Lines = lines,
+                Start = start ?? Array.Empty<object>(),
+            }
+        );
+
+    /// <summary>The fields of a record within, under its name.</summary>
+    /// <param name="value">The record within.</param>
+    /// <param name="of">Its fields.</param>
+    /// <param name="start">What a new one begins with.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Part<TPart>(
+        Func<T, TPart> value,
+        FieldList<TPart> of,
+        TPart start,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    )
+        where TPart : class
+    {
+        foreach (var f in of)
+        {
+            Add(
+                new($"{Key(said)}.{f.Key}", f.Name, f.Shape)
+                {
+                    Value = x => f.Value(value(x)),
+                    Unit = f.Unit,
+                    Least = f.Least,
+                    Most = f.Most,
+                    Help = f.Help,
+                    Start = f.Value(start),
+                }
+            );
+        }
+        return this;
+    }
+
+    /// <inheritdoc/>
+    public IEnumerator<Field<T>> GetEnumerator() => fields.GetEnumerator();
+
+    IEnumerator IEnumerable.GetEnumerator() => GetEnumerator();
+
+    private FieldList<T> Add(Field<T> field)
+    {
+        fields.Add(field);
+        return this;
+    }
+
+    private static string Key(string said) =>
+        string.Join('.', said[(said.IndexOf('.') + 1)..].Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
+}

@@ -1,0 +1,168 @@
+import { shallowRef } from 'vue'
+import { api, ask, type Schemas } from '../api/client'
+import { readNumber, unread, writeNumber } from '../words/numbers'
+import { type Field, readCell } from './fields'
+
+/** How the shop's things are described: their words, their forms, what a new one begins with. Nothing of a kind stands here. */
+type Kind = Schemas['KindView']
+type RowForm = Schemas['RowForm']
+type Json = Record<string, unknown>
+
+const kinds = shallowRef<Kind[]>([])
+let asked: Promise<void> | undefined
+
+/** Reads how things are described, once. */
+export function kindsRead(): Promise<void> {
+  asked ??= ask(api.GET('/api/things')).then(
+    (all) => void (kinds.value = all),
+    (trouble: unknown) => {
+      asked = undefined
+      throw trouble
+    },
+  )
+  return asked
+}
+
+/** The kind of a noun, once kinds are read. */
+export const kindOf = (noun: string): Kind | undefined => kinds.value.find((k) => k.noun === noun)
+
+/** Kinds a screen has boards of. */
+export const kindsOn = (area: Kind['area']): Kind[] => kinds.value.filter((k) => k.area === area && k.words)
+
+/** A new thing of a kind. */
+export const begun = (kind: Kind | undefined): Json => structuredClone(kind?.start ?? {}) as Json
+
+/** The fields of a kind's form. */
+export const formOf = <T>(kind: Kind | undefined): Field<T>[] => (kind?.fields ?? []).map((f) => field<T>(f))
+
+/** What a thing is called. */
+export function nameOf(value: object): string {
+  const { name, supplier, product, id } = value as Record<string, string | undefined>
+  return name ?? ([supplier, product].filter(Boolean).join(' ') || (id ?? ''))
+}
+
+const at = (value: unknown, key: string): unknown => key.split('.').reduce<unknown>((v, k) => (v as Json)[k], value)
+
+function put(value: unknown, key: string, to: unknown): void {
+  const way = key.split('.')
+  const last = way.pop()!
+  ;(way.reduce<unknown>((v, k) => (v as Json)[k], value) as Json)[last] = to
+}
+
+function field<T>(f: Schemas['FieldView']): Field<T> {
+  const plain = {
+    label: f.label,
+    help: f.help,
+    lines: f.lines > 1 ? f.lines : undefined,
+    wide: f.lines > 1 || undefined,
+  }
+  switch (f.shape) {
+    case 'number':
+      return {
+        ...plain,
+        number: true,
+        get: (v) => (at(v, f.key) == null ? '' : writeNumber(Number(at(v, f.key)) * f.shownTimes)),
+        set: (v, t) => {
+          const n = t.trim() === '' && f.mayBeEmpty ? null : readNumber(t)
+          if (n === null && !(t.trim() === '' && f.mayBeEmpty)) return unread(t)
+          put(v, f.key, n === null ? null : Number((n / f.shownTimes).toFixed(9)))
+        },
+      }
+    case 'rows':
+      return {
+        ...plain,
+        wide: true,
+        get: (v) => writeRows(f.rows!, at(v, f.key) as Json[]),
+        set: (v, t) => {
+          const read = readRows(f.rows!, t)
+          if (typeof read === 'string') return read
+          put(v, f.key, read)
+        },
+      }
+    case 'flag':
+      return {
+        ...plain,
+        options: f.options,
+        get: (v) => String(at(v, f.key)),
+        set: (v, t) => put(v, f.key, t === 'true'),
+      }
+    default:
+      return {
+        ...plain,
+        options: f.shape === 'choice' ? f.options : undefined,
+        get: (v) => String(at(v, f.key) ?? ''),
+        set: (v, t) => put(v, f.key, t),
+      }
+  }
+}
+
+/** Rows as they are typed. */
+export function writeRows(form: RowForm, rows: readonly Json[]): string {
+  return rows
+    .map((row) => {
+      const cells = form.cells.map((c) => {
+        const value = row[c.key]
+        if (c.rows) return writeRows(c.rows, value as Json[])
+        return c.shape === 'choice' ? (c.options.find((o) => o.value === value)?.label ?? String(value)) : String(value)
+      })
+      while (form.cells[cells.length - 1]?.mayBeLeftOut && cells.at(-1) === '') cells.pop()
+      return cells.join(form.cellBreak)
+    })
+    .join(form.rowBreak)
+}
+
+/** What typed rows say, or what is wrong with one. */
+export function readRows(form: RowForm, typed: string): Json[] | string {
+  const mark = form.rowBreak.trim()
+  const read = readParts(form, typed.split(mark || '\n'))
+  // a comma may also be a figure's: then rows are parted by those with a blank behind them
+  return typeof read === 'string' && mark === ',' ? readParts(form, typed.split(/,\s+/)) : read
+}
+
+function readParts(form: RowForm, parts: string[]): Json[] | string {
+  const all: Json[] = []
+  for (const row of parts.map((r) => r.trim())) {
+    if (row === '') continue
+    const read = readRow(form, row)
+    if (read === null) return `"${row}" is not like "${form.example}".`
+    all.push(read)
+  }
+  return all
+}
+
+function readRow(form: RowForm, row: string): Json | null {
+  const typed = cellsOf(form, row)
+  const read: Json = {}
+  for (const [i, cell] of form.cells.entries()) {
+    const t = typed[i]?.trim() ?? ''
+    if (t === '' && cell.mayBeLeftOut) continue
+    const value = readCellOf(cell, t)
+    if (value === null) return null
+    read[cell.key] = value
+  }
+  return typed.length > form.cells.length ? null : read
+}
+
+function readCellOf(cell: Schemas['RowCell'], t: string): unknown {
+  if (cell.rows) {
+    const rows = readRows(cell.rows, t)
+    return typeof rows === 'string' || rows.length === 0 ? null : rows
+  }
+  if (cell.shape === 'number') return readCell(t)
+  if (cell.shape === 'choice') {
+    const word = t.toLowerCase()
+    return cell.options.find((o) => o.label.toLowerCase() === word || o.value === word)?.value ?? null
+  }
+  return t === '' ? null : t
+}
+
+/** A blank may stand in a row's first cell, whatever else parts its cells in its last. */
+function cellsOf(form: RowForm, row: string): string[] {
+  const many = form.cells.length
+  if (form.cellBreak.trim() === '') {
+    const words = row.split(/\s+/)
+    return [words.slice(0, words.length - many + 1).join(' '), ...words.slice(words.length - many + 1)]
+  }
+  const parts = row.split(form.cellBreak.trim() === ',' ? /[\t,;]/ : form.cellBreak.trim()).map((p) => p.trim())
+  return [...parts.slice(0, many - 1), ...(parts.length >= many ? [parts.slice(many - 1).join(', ')] : [])]
+}
