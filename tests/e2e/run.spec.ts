@@ -35,6 +35,16 @@ const verdictsLeft = (page: Page) =>
       }),
   )
 
+/** Presses a key if a piece is offered to judge at that very moment, and says which: what is offered changes whenever the other device or
+ * the link says so. */
+const judged = (page: Page, key: string) =>
+  page.evaluate((pressed) => {
+    if (document.querySelector<HTMLButtonElement>('footer .good')?.disabled !== false) return null
+    const piece = document.querySelector('[data-test=piece]')!.textContent
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, cancelable: true }))
+    return piece
+  }, key)
+
 test('40 verdicts on two devices survive ten kills, none lost, none twice', async ({ browser, request, server }) => {
   test.setTimeout(180_000)
   const id = await begun(request, server.url)
@@ -56,26 +66,28 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   let restarting: Promise<void> = Promise.resolve()
   for (let tap = 0; tap < 40; tap++) {
     const page = tap % 2 === 0 ? left : right
-    // with nothing offered there is nothing to judge
-    await expect(page.locator('.lay').first()).toContainText('piece ')
-    const piece = await page.locator('[data-test=piece]').innerText()
+    const key = tap % 7 === 3 ? 'x' : ' '
+    let piece: string | null = null
+    const press = async () => {
+      await expect.poll(async () => (piece = await judged(page, key))).not.toBeNull()
+    }
     if (kills.has(tap)) {
       await restarting
       // between the tap and its answer on half of them, before the tap on the others
       const before = random() < 0.5
       if (before) await server.kill()
-      const pressed = page.keyboard.press(tap % 7 === 3 ? 'x' : ' ')
+      const pressed = press()
       if (!before) await new Promise((later) => setTimeout(later, random() * 20))
       await pressed
       restarting = server.restart()
-    } else await page.keyboard.press(tap % 7 === 3 ? 'x' : ' ')
+    } else await press()
     if (tap % 7 === 3) await page.keyboard.press('2')
     if (tap === 20) {
       // one held down: key repeat must not judge the next piece
       for (let repeat = 0; repeat < 5; repeat++)
         await page.evaluate(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', repeat: true })))
     }
-    await expect(page.locator('[data-test=piece]')).not.toHaveText(piece)
+    await expect(page.locator('[data-test=piece]')).not.toHaveText(piece!)
     if (tap === 25) {
       await restarting
       await right.reload()
@@ -187,6 +199,36 @@ test('a second verdict for the same piece is kept, not counted, and shown', asyn
   await page.keyboard.press(' ')
   await expect(page.locator('[data-test=good]')).toHaveText('2 good')
   await page.keyboard.press('z')
+  await expect(page.locator('[data-test=good]')).toHaveText('1 good')
+})
+
+test('the piece that is being spoiled stays the one when another device judges it meanwhile', async ({
+  page,
+  request,
+  server,
+}) => {
+  const id = await begun(request, server.url)
+  await page.goto(`/run/${id}`)
+  const piece = page.locator('[data-test=piece]')
+  await expect(piece).toHaveText('1')
+  await page.keyboard.press('x')
+  await expect(page.getByRole('group', { name: 'Why is piece 1 spoiled?' })).toBeVisible()
+  await request.put(`${server.url}/api/runs/${id}/events/the-other`, {
+    data: {
+      pieceNo: 1,
+      attempt: 1,
+      pass: 1,
+      size: 'S',
+      verdict: 'good',
+      reason: null,
+      takesBack: null,
+      secondsOnPiece: 60,
+    },
+  })
+  await expect(piece).toHaveText('2')
+  await page.keyboard.press('2')
+  await expect(page.getByText('Judged twice, kept, not counted: 1 (spoiled)')).toBeVisible()
+  await expect(piece).toHaveText('2')
   await expect(page.locator('[data-test=good]')).toHaveText('1 good')
 })
 

@@ -40,15 +40,15 @@ function onKey(event: KeyboardEvent): void {
     else leaving.value = false
     return
   }
-  if (run.choosing && key === '0') return run.finish(null)
-  if (run.choosing && /^[1-9]$/.test(key)) return run.finish(run.view?.reasons[Number(key) - 1] ?? null)
-  if (run.choosing && key === 'escape') {
+  if (run.spoiling && key === '0') return run.finish(null)
+  if (run.spoiling && /^[1-9]$/.test(key)) return run.finish(run.view?.reasons[Number(key) - 1] ?? null)
+  if (run.spoiling && key === 'escape') {
     run.keepPiece()
     return
   }
   switch (key) {
     case ' ':
-      return void run.verdict('good')
+      return run.good()
     case 'x':
       return run.spoil()
     case 'enter':

@@ -8,8 +8,10 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
 </script>
 
 <template>
-  <footer v-if="run.choosing" class="reasons" role="group" aria-label="Why is it spoiled?">
-    <button class="not" @pointerup="tap($event, run.keepPiece)"><kbd>Esc</kbd> not spoiled</button>
+  <footer v-if="run.spoiling" class="reasons" role="group" :aria-label="`Why is piece ${named(run.spoiling)} spoiled?`">
+    <button class="not" @pointerup="tap($event, run.keepPiece)">
+      <kbd>Esc</kbd> {{ named(run.spoiling) }} not spoiled
+    </button>
     <button v-for="(r, i) in view.reasons" :key="r" @pointerup="tap($event, () => run.finish(r))">
       <kbd>{{ i + 1 }}</kbd> {{ r }}
     </button>
@@ -31,7 +33,7 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
     <button v-if="!run.pass?.work" @pointerup="tap($event, run.step)">
       <b>{{ run.closed ? 'Lift' : 'Close' }}</b><span><kbd>Enter</kbd></span>
     </button>
-    <button class="good" :disabled="!run.judged" @pointerup="tap($event, () => run.verdict('good'))">
+    <button class="good" :disabled="!run.judged" @pointerup="tap($event, run.good)">
       <b>{{ run.done ? 'All done' : 'Good' }}</b><span v-if="run.judged"
         >piece {{ named(run.judged) }} <kbd>Space</kbd></span
       >

@@ -26,7 +26,8 @@ export function useRun(id: string) {
   const rack = ref<{ task: Task; cold: number; again: boolean }[]>([])
   const held = ref(false)
   const fromEnd = ref(sessionStorage.getItem(`hepno-end-${id}`) === '1')
-  const choosing = ref(false)
+  /** The piece that is being spoiled: it stays the one, whatever is offered while a reason is chosen. */
+  const spoiling = ref<Task | null>(null)
   const lastReason = ref<string | null>(null)
   const mine = ref<{ eventId: string; task: Task }[]>([])
   const steps = stepClock()
@@ -166,9 +167,10 @@ export function useRun(id: string) {
     }
   }
 
-  async function verdict(kind: 'good' | 'spoiled', reason: string | null = null): Promise<void> {
-    const task = judged.value
-    if (!task || held.value) return
+  function good(): void {
+    if (judged.value && !held.value) void verdict(judged.value, 'good', null)
+  }
+  async function verdict(task: Task, kind: 'good' | 'spoiled', reason: string | null): Promise<void> {
     const at = performance.now()
     // a key that bounces must not judge the next piece
     if (at - lastTap.at < 400 && lastTap.key === keyOf(task)) return
@@ -189,15 +191,15 @@ export function useRun(id: string) {
     mine.value = [...mine.value, { eventId, task }].slice(-50)
   }
   function spoil(): void {
-    if (!judged.value || held.value) return
-    if (choosing.value) return finish(lastReason.value)
-    choosing.value = true
+    if (spoiling.value) return finish(lastReason.value)
+    if (judged.value && !held.value) spoiling.value = judged.value
   }
   function finish(reason: string | null): void {
-    if (!choosing.value) return
-    choosing.value = false
+    const task = spoiling.value
+    if (!task) return
+    spoiling.value = null
     if (reason) lastReason.value = reason
-    void verdict('spoiled', reason)
+    void verdict(task, 'spoiled', reason)
   }
   async function takeBack(): Promise<void> {
     const last = mine.value.at(-1)
@@ -224,7 +226,7 @@ export function useRun(id: string) {
   }
   /** Nothing is spoiled after all. */
   function keepPiece(): void {
-    choosing.value = false
+    spoiling.value = null
   }
 
   // what this device has in hand outlives the page
@@ -283,7 +285,7 @@ export function useRun(id: string) {
     rack,
     held,
     fromEnd,
-    choosing,
+    spoiling,
     mine,
     line,
     left,
@@ -311,7 +313,7 @@ export function useRun(id: string) {
     pressAgain,
     canAgain,
     hold,
-    verdict,
+    good,
     spoil,
     finish,
     keepPiece,
