@@ -34,13 +34,11 @@ public class AllOverTests
         Free,
         ""
     );
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        DyePrinters = [Plover],
-        Presses = [MethodTests.Book.Presses[0] with { PlatenWidthIn = 16, PlatenHeightIn = 20 }],
-        Recipes =
-        [
-            .. MethodTests.Book.Recipes,
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<DyePrinter>([Plover])
+        .With<Press>([MethodTests.Book.Presses[0] with { PlatenWidthIn = 16, PlatenHeightIn = 20 }])
+        .With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>(),
             MethodTests.FilmOnCotton with
             {
                 Id = "dye",
@@ -49,8 +47,7 @@ public class AllOverTests
                 TemperatureF = 390,
                 DwellSeconds = 60,
             },
-        ],
-    };
+        ]);
 
     private static readonly Placement Whole = new("w", "all-over", 29, 29, 80, 6, true, 2);
 
@@ -161,10 +158,7 @@ public class AllOverTests
                 method
                     .Answer(
                         Ask(10, p: Whole with { WidthIn = 8, HeightIn = 8 }),
-                        OwnPrintTests.Book with
-                        {
-                            DyePrinters = [Plover],
-                        }
+                        OwnPrintTests.Book.With<DyePrinter>([Plover])
                     )
                     .Decorations
             );
@@ -174,7 +168,7 @@ public class AllOverTests
             (VerdictKind.WithCare, "creases", "pressed-twice"),
             (care.Kind, care.Reasons[0].Code, care.Reasons[1].Code)
         );
-        var large = Book with { Presses = [Book.Presses[0] with { PlatenWidthIn = 40, PlatenHeightIn = 50 }] };
+        var large = Book.With<Press>([Book.Presses[0] with { PlatenWidthIn = 40, PlatenHeightIn = 50 }]);
         Assert.Equal("creases", Assert.Single(new SublimationAllOver().Answer(Ask(10), large).Verdict.Reasons).Code);
     }
 

@@ -31,7 +31,7 @@ public class AppliqueTests
     {
         AppliqueFilmPerIn2 = 0.02m,
     };
-    private static readonly ShopBook Book = MethodTests.Book with { Stitchers = [Bittern] };
+    private static readonly ShopBook Book = MethodTests.Book.With<StitchMachine>([Bittern]);
 
     private static AskInHand Ask(int colours = 1, Placement? p = null) =>
         MethodTests.Ask(20, p ?? (MethodTests.Front(10, 5, colours, line: 20) with { CoveragePercent = 80 }));
@@ -114,7 +114,7 @@ public class AppliqueTests
         };
         Assert.Equal(
             300,
-            Answer(Ask(), Book with { Recipes = [.. Book.Recipes, own] }).Decorations[1].Recipe.TemperatureF
+            Answer(Ask(), Book.With<Recipe>([.. Book.Of<Recipe>(), own])).Decorations[1].Recipe.TemperatureF
         );
         Assert.Contains(Answer(Ask() with { Style = MethodTests.Tee(100, 310) }).Verdict.Reasons, r =>
             r.Code == "heat-ceiling" && r.Kind == VerdictKind.No
@@ -179,8 +179,8 @@ public class AppliqueTests
             ask,
             what switch
             {
-                "no-film" => Book with { Stitchers = [Bittern with { AppliqueFilmPerIn2 = null }] },
-                "no-machine" => Book with { Stitchers = [] },
+                "no-film" => Book.With<StitchMachine>([Bittern with { AppliqueFilmPerIn2 = null }]),
+                "no-machine" => Book.With<StitchMachine>([]),
                 _ => Book,
             }
         );

@@ -6,6 +6,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Purchasing;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using NodaTime;
 
@@ -106,10 +107,16 @@ public class BuyingTests
         };
         var ways = BuyingChoices.All(
             Ask(22, shelf),
-            MethodTests.Book with
-            {
-                Styles = [shelf, elsewhere, elsewhere with { Id = "third", Retired = true, Supplier = "Gone" }],
-            },
+            MethodTests.Book.With<Style>([
+                shelf,
+                elsewhere,
+                elsewhere with
+                {
+                    Id = "third",
+                    Retired = true,
+                    Supplier = "Gone",
+                },
+            ]),
             Floor
         );
         Assert.Equal(["stock", "elsewhere", "tier", "need"], ways.Select(w => w.Code));
@@ -120,7 +127,7 @@ public class BuyingTests
         Assert.Equal("2 more M: the price from 24", ways[2].What);
         Assert.Equal(new LocalDateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
         Assert.Equal(new LocalDateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
-        var all = BuyingChoices.All(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
+        var all = BuyingChoices.All(Ask(5, shelf), MethodTests.Book.With<Style>([shelf]), Floor);
         Assert.Equal(("stock", 0m, 0), (all[0].Code, all[0].Cost.Value, SizeRun.Total(all[0].Bought)));
     }
 
@@ -186,18 +193,14 @@ public class BuyingTests
         {
             Style = MethodTests.Tee(cotton) with { Cloth = Cloth.Plain with { Migration = migration } },
         };
-        var book = MethodTests.Book with
-        {
-            Recipes =
-            [
-                .. MethodTests.Book.Recipes,
-                MethodTests.FilmOnCotton with
-                {
-                    Id = "b",
-                    Fabric = Recipes.RecipeFabric.Polyester,
-                },
-            ],
-        };
+        var book = MethodTests.Book.With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>(),
+            MethodTests.FilmOnCotton with
+            {
+                Id = "b",
+                Fabric = Recipes.RecipeFabric.Polyester,
+            },
+        ]);
         Assert.Equal(warned, new DtfBought().Answer(ask, book).Verdict.Reasons.Any(r => r.Code == "dye-migration"));
     }
 
@@ -208,7 +211,7 @@ public class BuyingTests
     public void A_rolls_price_for_a_foot_is_asked_about(double foot, bool asked) =>
         Assert.Equal(
             asked,
-            Materials.OddValues.In(MethodTests.Book.Vinyls[0] with { PricePerFoot = (decimal)foot }).Any()
+            Materials.OddValues.In(MethodTests.Book.Of<VinylFilm>()[0] with { PricePerFoot = (decimal)foot }).Any()
         );
 
     [Theory]
@@ -230,10 +233,10 @@ public class BuyingTests
     [Fact]
     public void A_sheets_price_for_a_transfer_is_asked_about_and_things_unknown_never()
     {
-        var list = MethodTests.Book.Films[0];
+        var list = MethodTests.Book.Of<TransferPriceList>()[0];
         Assert.Empty(Materials.OddValues.In(list));
         Assert.Single(Materials.OddValues.In(list with { Sizes = [new("4 × 4", 4, 4, [new(1, 14m), new(25, 0.8m)])] }));
-        Assert.Empty(Cutter.Described.OddValues(MethodTests.Book.Cutters[0]));
+        Assert.Empty(Cutter.Described.OddValues(MethodTests.Book.Of<Cutter>()[0]));
     }
 
     [Theory]
@@ -248,10 +251,14 @@ public class BuyingTests
                     {
                         Style = Tee with { Kind = GarmentKind.Cap },
                     },
-                    MethodTests.Book with
-                    {
-                        Presses = [MethodTests.Gannet with { Kind = "cap", PlatenWidthIn = 6, PlatenHeightIn = 4 }],
-                    }
+                    MethodTests.Book.With<Press>([
+                        MethodTests.Gannet with
+                        {
+                            Kind = "cap",
+                            PlatenWidthIn = 6,
+                            PlatenHeightIn = 4,
+                        },
+                    ])
                 )
                 .Verdict.Reasons.Any(r => r.Code == "cap-bend")
         );
@@ -381,10 +388,9 @@ public class BuyingTests
     [Fact]
     public void What_is_bought_past_the_need_is_of_the_print_most_are_needed_of_and_is_paid()
     {
-        var book = MethodTests.Book with
-        {
-            Films = [new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(50, 2m)])], 9m, 2)],
-        };
+        var book = MethodTests.Book.With<TransferPriceList>([
+            new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(50, 2m)])], 9m, 2),
+        ]);
         var ask = MethodTests.Ask(10, MethodTests.Front(9, 8, 2)) with
         {
             Placements = [MethodTests.Front(9, 8, 2), MethodTests.Front(9, 8, 2) with { Id = "back", Place = "back" }],
@@ -408,13 +414,11 @@ public class BuyingTests
     [Fact]
     public void A_list_with_a_least_is_weighed_by_what_is_bought()
     {
-        var film = MethodTests.Book.Films[0] with { Sizes = [new("11 × 11", 11, 11, [new(1, 1m)])] };
+        var film = MethodTests.Book.Of<TransferPriceList>()[0] with { Sizes = [new("11 × 11", 11, 11, [new(1, 1m)])] };
         var many = film with { Id = "many", Supplier = "Scaup", Sizes = [new("11 × 11", 11, 11, [new(50, 0.60m)])] };
-        var book = MethodTests.Book with
-        {
-            Films = [many, film],
-            Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { ProductId = "many" }],
-        };
+        var book = MethodTests
+            .Book.With<TransferPriceList>([many, film])
+            .With<Recipe>([.. MethodTests.Book.Of<Recipe>(), MethodTests.FilmOnCotton with { ProductId = "many" }]);
         string From(int pieces) => new DtfBought().Answer(MethodTests.Ask(pieces, MethodTests.Front(9, 8, 2)), book).Of;
         Assert.Equal(($"{film.Product}, {film.Supplier}", $"{many.Product}, Scaup"), (From(12), From(60)));
     }
@@ -422,14 +426,12 @@ public class BuyingTests
     [Fact]
     public void A_list_that_cannot_do_it_says_why_beside_the_one_that_can()
     {
-        var film = MethodTests.Book.Films[0];
+        var film = MethodTests.Book.Of<TransferPriceList>()[0];
         var small = film with { Id = "small", Supplier = "Scaup", Sizes = [new("3 × 3", 3, 3, [new(1, 0.10m)])] };
         var unknown = film with { Id = "unknown", Supplier = "Eider" };
-        var book = MethodTests.Book with
-        {
-            Films = [film, small, unknown],
-            Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { ProductId = "small" }],
-        };
+        var book = MethodTests
+            .Book.With<TransferPriceList>([film, small, unknown])
+            .With<Recipe>([.. MethodTests.Book.Of<Recipe>(), MethodTests.FilmOnCotton with { ProductId = "small" }]);
         var ask = MethodTests.Ask(30, MethodTests.Front(9, 8, 2));
         Assert.Equal(
             [$"{small.Product}, Scaup: ", $"{unknown.Product}, Eider: "],
@@ -460,10 +462,7 @@ public class BuyingTests
             null,
             null,
             null,
-            book with
-            {
-                Films = [small, unknown],
-            },
+            book.With<TransferPriceList>([small, unknown]),
             new FloorPlan(
                 new LocalDateTime(2026, 6, 1, 10, 0, 0),
                 new OpenHours(book.Numbers.Week.Days),

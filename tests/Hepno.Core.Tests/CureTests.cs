@@ -5,6 +5,7 @@ using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Recipes;
 using NodaTime;
 
 namespace Hepno.Core.Tests;
@@ -78,16 +79,14 @@ public class CureTests
             Loadings = [.. Supplies.Loadings, new(Supply.Powder, "Other gloss", "", Monday.PlusDays(1), 900, "")],
         };
         Assert.Equal(Supply.Powder, Assert.Single(wrong.Mismatches()).Slot.Supply);
-        var book = MethodTests.Book with
-        {
-            FilmPrinters = [Skua],
-            Recipes = [MethodTests.FilmOnCotton with { ProductId = "skua" }],
-        };
+        var book = MethodTests
+            .Book.With<FilmPrinter>([Skua])
+            .With<Recipe>([MethodTests.FilmOnCotton with { ProductId = "skua" }]);
         Assert.NotEqual(
             VerdictKind.No,
-            new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [Supplies] }).Verdict.Kind
+            new DtfMade().Answer(MethodTests.Ask(10), book.With<PrinterSupplies>([Supplies])).Verdict.Kind
         );
-        var refused = new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [wrong] }).Verdict;
+        var refused = new DtfMade().Answer(MethodTests.Ask(10), book.With<PrinterSupplies>([wrong])).Verdict;
         Assert.Equal(VerdictKind.No, refused.Kind);
         Assert.Contains(refused.Reasons, r =>
             r.Code == "mismatch"
@@ -98,7 +97,7 @@ public class CureTests
         Assert.NotEqual(
             VerdictKind.No,
             new DtfMade()
-                .Answer(MethodTests.Ask(10), book with { Supplies = [wrong with { Id = "other" }] })
+                .Answer(MethodTests.Ask(10), book.With<PrinterSupplies>([wrong with { Id = "other" }]))
                 .Verdict.Kind
         );
     }

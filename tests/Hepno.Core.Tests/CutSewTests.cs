@@ -4,6 +4,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
@@ -38,7 +39,7 @@ public class CutSewTests
         12m,
         3
     );
-    private static readonly ShopBook Book = MethodTests.Book with { Calenders = [Curlew], Cloths = [Interlock] };
+    private static readonly ShopBook Book = MethodTests.Book.With<Calender>([Curlew]).With<RollCloth>([Interlock]);
     private static readonly Placement Whole = new("w", "all-over", 29, 29, 80, 6, true, 2);
 
     private static AskInHand Ask(int pieces, string size = "M", Placement? p = null) =>
@@ -154,10 +155,7 @@ public class CutSewTests
             ["Bill: sharp"],
             PrepareCautions.Sentences(
                 vinyl.Decorations,
-                MethodTests.Book with
-                {
-                    Cutters = [new("bill", "Bill", 22, 70, new(0, 0, 1, 1, 0, 0, 0), "sharp")],
-                }
+                MethodTests.Book.With<Cutter>([new("bill", "Bill", 22, 70, new(0, 0, 1, 1, 0, 0, 0), "sharp")])
             )
         );
     }
@@ -174,7 +172,7 @@ public class CutSewTests
         var sewn = mix.Decorations[0];
         Assert.Equal(
             (false, true),
-            (sewn.IsOnTheirBlank(), (sewn with { BenchId = ShopBook.Table.Id }).IsOnTheirBlank())
+            (sewn.IsOnTheirBlank(), (sewn with { BenchId = Workbench.Table.Id }).IsOnTheirBlank())
         );
     }
 
@@ -197,28 +195,24 @@ public class CutSewTests
         Assert.Equal(0, cost.Cost.Parts.Single(p => p.Code == "blank").Value);
         Assert.Equal("Print", cost.Cost.Parts.Single(p => p.Code == "decoration").Label);
         Assert.True(cost.HandsSeconds.Value > 720);
-        Assert.Equal(ShopBook.SewingTable.Id, LineFloor.WorkplaceOf(ask, [plan], Book).Id);
-        Assert.Null(MethodTests.Book.Workplace(ShopBook.SewingTable.Id));
+        Assert.Equal(Workbench.Sewing.Id, LineFloor.WorkplaceOf(ask, [plan], Book).Id);
+        Assert.Null(MethodTests.Book.Workplace(Workbench.Sewing.Id));
         Assert.Equal("cloth of Curlew", Book.ProductName("curlew"));
         // the better of two cloths is taken: the dearer one only where the cheap one prints faded
         Assert.Equal(
             "Selvage",
             Plan(
                 ask,
-                Book with
-                {
-                    Cloths =
-                    [
-                        Interlock with
-                        {
-                            Id = "faded",
-                            Supplier = "Dull",
-                            PolyesterPercent = 80,
-                            PricePerFoot = 1,
-                        },
-                        Interlock,
-                    ],
-                }
+                Book.With<RollCloth>([
+                    Interlock with
+                    {
+                        Id = "faded",
+                        Supplier = "Dull",
+                        PolyesterPercent = 80,
+                        PricePerFoot = 1,
+                    },
+                    Interlock,
+                ])
             )
                 .Purchases[0]
                 .Supplier
@@ -247,9 +241,9 @@ public class CutSewTests
         };
         var book = what switch
         {
-            "no-calender" => Book with { Calenders = [] },
-            "no-cloth" => Book with { Cloths = [] },
-            "narrow" => Book with { Calenders = [Curlew with { PaperWidthIn = 24 }] },
+            "no-calender" => Book.With<Calender>([]),
+            "no-cloth" => Book.With<RollCloth>([]),
+            "narrow" => Book.With<Calender>([Curlew with { PaperWidthIn = 24 }]),
             _ => Book,
         };
         var answer = new SublimationCutSew().Answer(ask, book);

@@ -111,12 +111,16 @@ public class FurtherMethodTests
         Kind = TransferKind.Digital,
     };
 
-    internal static readonly ShopBook Book = MethodTests.Book with
-    {
-        Films = [.. MethodTests.Book.Films, Blocked],
-        Recipes =
-        [
-            .. MethodTests.Book.Recipes,
+    internal static readonly ShopBook Book = MethodTests
+        .Book.With<TransferPriceList>([.. MethodTests.Book.Of<TransferPriceList>(), Blocked])
+        .With<StitchMachine>([Bittern])
+        .With<OutsidePrinter>([Quayside])
+        .With<PodService>([Sandling])
+        .With<GarmentPrinter>([Direct])
+        .With<PaperPrinter>([Dunlin])
+        .With<TransferPaper>([Light, Opaque])
+        .With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>(),
             .. new[] { "direct", "light", "opaque", "blocked" }.Select(p =>
                 MethodTests.FilmOnCotton with
                 {
@@ -125,14 +129,7 @@ public class FurtherMethodTests
                     TemperatureF = 330,
                 }
             ),
-        ],
-        Stitchers = [Bittern],
-        OutsidePrinters = [Quayside],
-        PodServices = [Sandling],
-        GarmentPrinters = [Direct],
-        PaperPrinters = [Dunlin],
-        Papers = [Light, Opaque],
-    };
+        ]);
 
     private static AskInHand On(Colourway colour, int pieces, params Placement[] placements) =>
         MethodTests.Ask(pieces, placements) with
@@ -174,10 +171,7 @@ public class FurtherMethodTests
         var plan = Plan(
             new Embroidery(),
             On(Black, 12, Front(w, h, coverage, colours)),
-            Book with
-            {
-                Stitchers = [Bittern with { Heads = heads }],
-            }
+            Book.With<StitchMachine>([Bittern with { Heads = heads }])
         );
         Assert.Equal(stitches, (double)Embroidery.Stitches(plan.Placement).Value, 1e-9);
         Assert.Equal(material, (double)plan.Material.Value, 1e-9);
@@ -205,10 +199,14 @@ public class FurtherMethodTests
         var plan = Plan(
             new Embroidery(),
             On(Black, 12, Front(3, 2, 50, 3) with { Stitches = 6000 }),
-            Book with
-            {
-                Stitchers = [Bittern with { StitchesPerMinute = 600, ReachedShare = 0.5, ColourChangeSeconds = 15 }],
-            }
+            Book.With<StitchMachine>([
+                Bittern with
+                {
+                    StitchesPerMinute = 600,
+                    ReachedShare = 0.5,
+                    ColourChangeSeconds = 15,
+                },
+            ])
         );
         Assert.Equal(1230, Seconds(plan, "stitch"), 1e-6);
         Assert.Equal(
@@ -355,12 +353,9 @@ public class FurtherMethodTests
         {
             Accessories = [new("jigs", AccessoryKind.Jig, 4, 14, 0.2, 0, new(2026, 1, 1))],
         };
-        var book = Book with
-        {
-            DyePrinters = [printer],
-            Presses = [jigged],
-            Recipes =
-            [
+        var book = Book.With<DyePrinter>([printer])
+            .With<Press>([jigged])
+            .With<Recipe>([
                 MethodTests.FilmOnCotton with
                 {
                     ProductId = "plover",
@@ -371,8 +366,7 @@ public class FurtherMethodTests
                     PeelAfterSeconds = 0,
                     SecondPressSeconds = 0,
                 },
-            ],
-        };
+            ]);
         var side = new Placement("a", "sock-side", 2.4, 6, 50, 4, true, 2);
         var ask = MethodTests.Ask(40, side) with
         {
@@ -388,7 +382,7 @@ public class FurtherMethodTests
         Assert.Equal(40, Seconds(plan, "jig"));
         Assert.Equal(
             "no-jig",
-            new Sublimation().Answer(ask, book with { Presses = [MethodTests.Gannet] }).Verdict.Reasons[0].Code
+            new Sublimation().Answer(ask, book.With<Press>([MethodTests.Gannet])).Verdict.Reasons[0].Code
         );
         // on both sides 4 in 100 pieces are lost in all
         var both = ask with { Placements = [side, side with { Id = "b", Place = "sock-side-b" }] };
@@ -459,7 +453,7 @@ public class FurtherMethodTests
         var book = what switch
         {
             "none" => MethodTests.Book,
-            "wide-paper" => Book with { PaperPrinters = [Dunlin with { WidestIn = 8 }] },
+            "wide-paper" => Book.With<PaperPrinter>([Dunlin with { WidestIn = 8 }]),
             _ => Book,
         };
         var answer = DecorationMethods.Find(new MethodId(method))!.Answer(ask, book);
@@ -498,22 +492,18 @@ public class FurtherMethodTests
     public void Cloth_that_bleeds_wants_a_film_that_blocks_whatever_the_heat()
     {
         var ask = On(Black, 10) with { Style = MethodTests.Tee(0) with { Cloth = new(null, Migration.High, []) } };
-        var book = Book with
-        {
-            Recipes =
-            [
-                MethodTests.FilmOnCotton with
-                {
-                    ProductId = "vinyl",
-                    Fabric = RecipeFabric.Polyester,
-                    TemperatureF = 270,
-                },
-            ],
-        };
+        var book = Book.With<Recipe>([
+            MethodTests.FilmOnCotton with
+            {
+                ProductId = "vinyl",
+                Fabric = RecipeFabric.Polyester,
+                TemperatureF = 270,
+            },
+        ]);
         Assert.Equal("dye-migration", new Htv().Answer(ask, book).Verdict.Reasons[0].Code);
         Assert.Equal(
             VerdictKind.Yes,
-            new Htv().Answer(ask, book with { Vinyls = [book.Vinyls[0] with { Blocks = true }] }).Verdict.Kind
+            new Htv().Answer(ask, book.With<VinylFilm>([book.Of<VinylFilm>()[0] with { Blocks = true }])).Verdict.Kind
         );
     }
 
@@ -576,7 +566,7 @@ public class FurtherMethodTests
             [.. Book.Presses, .. Book.Benches()],
             []
         );
-        var untested = Book with { Presses = [MethodTests.Gannet with { OffsetF = null }] };
+        var untested = Book.With<Press>([MethodTests.Gannet with { OffsetF = null }]);
         var bands = Comparer
             .Compare(
                 ask,

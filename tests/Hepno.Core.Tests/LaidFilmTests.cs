@@ -20,17 +20,13 @@ public class LaidFilmTests
     private static readonly Placement Sleeve = MethodTests.Front(3, 3) with { Id = "sleeve", Place = "left-sleeve" };
 
     private static ShopBook Book(FilmByLayout? sold, bool bySize = true) =>
-        MethodTests.Book with
-        {
-            Films =
-            [
-                MethodTests.Book.Films[0] with
-                {
-                    Sizes = bySize ? MethodTests.Book.Films[0].Sizes : [],
-                    ByLayout = sold,
-                },
-            ],
-        };
+        MethodTests.Book.With<TransferPriceList>([
+            MethodTests.Book.Of<TransferPriceList>()[0] with
+            {
+                Sizes = bySize ? MethodTests.Book.Of<TransferPriceList>()[0].Sizes : [],
+                ByLayout = sold,
+            },
+        ]);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book) => new DtfBought().Answer(ask, book);
 
@@ -146,10 +142,12 @@ public class LaidFilmTests
     public void A_list_that_cannot_be_billed_is_not_kept(double gap, double width, double step, string where)
     {
         var sold = Sold with { GapIn = gap, Roll = new(width, step, [new(1, 4m)], []) };
-        Assert.Contains(Book(sold).Films[0].Problems(), p => p.Where == where && p.Remedy.Length > 0);
-        Assert.Empty(Book(Sold).Films[0].Problems());
-        Assert.Empty((Book(Sold).Films[0] with { Sizes = [] }).Problems());
-        Assert.Contains((Book(null).Films[0] with { Sizes = [] }).Problems(), p => p.Where == "sizes");
+        Assert.Contains(Book(sold).Of<TransferPriceList>()[0].Problems(), p => p.Where == where && p.Remedy.Length > 0);
+        Assert.Empty(Book(Sold).Of<TransferPriceList>()[0].Problems());
+        Assert.Empty((Book(Sold).Of<TransferPriceList>()[0] with { Sizes = [] }).Problems());
+        Assert.Contains((Book(null).Of<TransferPriceList>()[0] with { Sizes = [] }).Problems(), p =>
+            p.Where == "sizes"
+        );
     }
 
     [Fact]
@@ -170,12 +168,14 @@ public class LaidFilmTests
     [Fact]
     public void Odd_prices_of_a_roll_or_sheet_are_asked_about()
     {
-        Assert.Empty(OddValues.In(Book(Sold).Films[0]));
-        Assert.Contains(OddValues.In(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p =>
-            p.Where == "byLayout"
+        Assert.Empty(OddValues.In(Book(Sold).Of<TransferPriceList>()[0]));
+        Assert.Contains(
+            OddValues.In(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Of<TransferPriceList>()[0]),
+            p => p.Where == "byLayout"
         );
-        Assert.Contains(OddValues.In(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p =>
-            p.Where == "byLayout"
+        Assert.Contains(
+            OddValues.In(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Of<TransferPriceList>()[0]),
+            p => p.Where == "byLayout"
         );
     }
 
@@ -233,7 +233,7 @@ public class LaidFilmTests
         var (mine, theirs) = (Of("1", new LaidDesign("a", 10, 10, 6)), Of("1", new LaidDesign("b", 10, 10, 6)));
         var shared = SharedFilm.Reckon(
             on,
-            Book(Sold).Films[0],
+            Book(Sold).Of<TransferPriceList>()[0],
             (mine, "T-1"),
             (theirs, "T-2"),
             Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6) { For = "other" }),

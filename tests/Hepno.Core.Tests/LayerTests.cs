@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using NodaTime;
 
@@ -42,11 +43,9 @@ public class LayerTests
         14,
         16
     );
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        Stitchers = [Bittern],
-        OutsidePrinters = [Quayside],
-    };
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<StitchMachine>([Bittern])
+        .With<OutsidePrinter>([Quayside]);
 
     private static Placement Front(string id, double w, double h, double coverage, PlacementId? on = null) =>
         MethodTests.Front(w, h) with
@@ -122,14 +121,10 @@ public class LayerTests
     [MemberData(nameof(Refused))]
     public void What_does_not_lie_on_the_other_says_why(string key, string code)
     {
-        var book = Book with
-        {
-            GarmentPrinters =
-            [
+        var book = Book.With<GarmentPrinter>([
                 new("direct", "Direct", 40, 14, 16, 0.012, 0.18m, 0.03, 0.16m, 0.10, 0.02m, Bittern.Equipment, ""),
-            ],
-            Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "d", ProductId = "direct" }],
-        };
+            ])
+            .With<Recipe>([.. Book.Of<Recipe>(), MethodTests.FilmOnCotton with { Id = "d", ProductId = "direct" }]);
         var answer = Mix(key).Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), book);
         Assert.Empty(answer.Decorations);
         var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
@@ -154,12 +149,12 @@ public class LayerTests
     [InlineData(16, true)]
     public void A_hotter_layer_on_top_presses_the_one_beneath_again(double hotter, bool said)
     {
-        var vinyl = Book.Recipes.First(r => r.ProductId == Book.Vinyls[0].Id);
-        var film = Book.Recipes.First(r => r.ProductId == Book.Films[0].Id) with
+        var vinyl = Book.Of<Recipe>().First(r => r.ProductId == Book.Of<VinylFilm>()[0].Id);
+        var film = Book.Of<Recipe>().First(r => r.ProductId == Book.Of<TransferPriceList>()[0].Id) with
         {
             TemperatureF = vinyl.TemperatureF + hotter,
         };
-        var book = Book with { Recipes = [vinyl, film], Vinyls = [Book.Vinyls[0]] };
+        var book = Book.With<VinylFilm>([Book.Of<VinylFilm>()[0]]).With<Recipe>([vinyl, film]);
         var ask = Ask(Front("u", 9, 4, 100), Front("t", 6, 3, 50, "u"));
         ask = ask with { Style = ask.Style with { HeatCeilingF = 450 } };
         Assert.Equal(

@@ -1,5 +1,7 @@
 using Hepno.Core.Comparing;
+using Hepno.Core.Materials;
 using Hepno.Core.Planning;
+using Hepno.Core.Recipes;
 using NodaTime;
 
 namespace Hepno.Core.Tests;
@@ -58,11 +60,16 @@ public class MachineHoursTests
     [Fact]
     public void A_promise_waits_for_the_printer_and_says_so()
     {
-        var book = MethodTests.Book with
-        {
-            FilmPrinters = [CureTests.Skua],
-            Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { Id = "own", ProductId = "skua" }],
-        };
+        var book = MethodTests
+            .Book.With<FilmPrinter>([CureTests.Skua])
+            .With<Recipe>([
+                .. MethodTests.Book.Of<Recipe>(),
+                MethodTests.FilmOnCotton with
+                {
+                    Id = "own",
+                    ProductId = "skua",
+                },
+            ]);
         var ask = MethodTests.Ask(288, MethodTests.Front(10, 14, 8) with { Place = "back", Gradient = true });
         FloorPlan floor = new(Now, Hours, [.. book.Presses, .. book.Benches()], []);
         Band Film(FloorPlan at) =>

@@ -43,11 +43,9 @@ public class MadeBeforeTests
         new(0, 0, 1, 1, 0, 0, 0),
         ""
     );
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        OutsidePrinters = [Quayside],
-        Stitchers = [Bittern],
-    };
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<OutsidePrinter>([Quayside])
+        .With<StitchMachine>([Bittern]);
     private static readonly LocalDate By = new(2026, 6, 1);
     private static readonly MadeBefore Screened = new("crest", "quayside", 9, 8, 3, new(2025, 11, 1));
 
@@ -114,7 +112,7 @@ public class MadeBeforeTests
             "no-repeat-price" => (Ask(Screened), Quayside with { RepeatPerScreen = null }),
             _ => (Ask(Screened), Quayside with { KeepsMonths = 0 }),
         };
-        var plan = Plan(new ScreenOut(), ask, Book with { OutsidePrinters = [printer] });
+        var plan = Plan(new ScreenOut(), ask, Book.With<OutsidePrinter>([printer]));
         Assert.Equal(setUp, plan.SetUp!.Value);
         Assert.Equal(
             setUp,
@@ -153,7 +151,7 @@ public class MadeBeforeTests
     public void On_blanks_of_its_own_nothing_is_sent_there()
     {
         var own = Quayside with { Blanks = [new(GarmentKind.Tee, 3.35m)] };
-        var (ask, book) = (Ask(null), Book with { OutsidePrinters = [own] });
+        var (ask, book) = (Ask(null), Book.With<OutsidePrinter>([own]));
         var answer = new ScreenOut().Answer(ask, book);
         var plan = answer.Decorations[0];
         Assert.Equal(3.40m + 3.35m + (10m / 50), plan.Material.Value);
@@ -173,7 +171,7 @@ public class MadeBeforeTests
         );
         Assert.Contains(
             new ScreenOut()
-                .Answer(ask, book with { OutsidePrinters = [own with { Blanks = [new(GarmentKind.Tote, 2m)] }] })
+                .Answer(ask, book.With<OutsidePrinter>([own with { Blanks = [new(GarmentKind.Tote, 2m)] }]))
                 .Verdict.Reasons,
             r => r.Code == "not-listed"
         );
@@ -207,7 +205,7 @@ public class MadeBeforeTests
         var stoneway = Quayside with { Id = "stoneway", Supplier = "Stoneway", Blanks = [new(GarmentKind.Tee, 3.35m)] };
         Assert.StartsWith(
             won,
-            new ScreenOut().Answer(ask, Book with { OutsidePrinters = [Quayside, stoneway] }).Made,
+            new ScreenOut().Answer(ask, Book.With<OutsidePrinter>([Quayside, stoneway])).Made,
             StringComparison.Ordinal
         );
     }
@@ -217,22 +215,18 @@ public class MadeBeforeTests
     {
         var dearer = new WhatIf(new Dictionary<WhatIfInput, double> { [WhatIfInput.SentOut] = 2 })
             .Of(
-                Book with
-                {
-                    OutsidePrinters =
-                    [
-                        Quayside with
-                        {
-                            Blanks = [new(GarmentKind.Tee, 3m)],
-                        },
-                        Quayside with
-                        {
-                            RepeatPerScreen = null,
-                        },
-                    ],
-                }
+                Book.With<OutsidePrinter>([
+                    Quayside with
+                    {
+                        Blanks = [new(GarmentKind.Tee, 3m)],
+                    },
+                    Quayside with
+                    {
+                        RepeatPerScreen = null,
+                    },
+                ])
             )
-            .OutsidePrinters;
+            .Of<OutsidePrinter>();
         Assert.Equal(
             (18m, 6m, null),
             (dearer[0].RepeatPerScreen, dearer[0].Blanks[0].Price, dearer[1].RepeatPerScreen)

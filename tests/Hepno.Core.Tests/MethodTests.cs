@@ -65,11 +65,10 @@ public class MethodTests
         ""
     );
 
-    internal static readonly ShopBook Book = new(
-        ShopNumbers.Default,
-        [Tee(100)],
-        [
-            new TransferPriceList(
+    internal static readonly ShopBook Book = new ShopBook(ShopNumbers.Default)
+        .With<Style>([Tee(100)])
+        .With<TransferPriceList>([
+            new(
                 "film",
                 "Ferrow",
                 "Film",
@@ -80,17 +79,11 @@ public class MethodTests
                 9m,
                 2
             ),
-        ],
-        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)],
-        [Gannet],
-        [FilmOnCotton, VinylOnCotton],
-        [],
-        [],
-        []
-    )
-    {
-        Cutters = [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")],
-    };
+        ])
+        .With<VinylFilm>([new("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)])
+        .With<Press>([Gannet])
+        .With<Recipe>([FilmOnCotton, VinylOnCotton])
+        .With<Cutter>([new("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")]);
 
     internal static Style Tee(double cotton, double ceiling = 380) =>
         new(
@@ -165,7 +158,7 @@ public class MethodTests
     [Fact]
     public void A_press_off_by_more_than_twenty_degrees_is_set_aside()
     {
-        var verdict = new DtfBought().Answer(Ask(10), Book with { Presses = [Gannet with { OffsetF = -21 }] }).Verdict;
+        var verdict = new DtfBought().Answer(Ask(10), Book.With<Press>([Gannet with { OffsetF = -21 }])).Verdict;
         Assert.Contains(verdict.Reasons, r => r.Code == "press-set-aside");
         Assert.Equal(325, (Gannet with { OffsetF = -15 }).SetPointF(310));
     }
@@ -422,11 +415,8 @@ public class MethodTests
     [InlineData(VinylFinish.Puff, null)] // nobody sells it here
     public void Vinyl_is_of_the_finish_that_is_wanted(VinylFinish wanted, string? product)
     {
-        var vinyl = Book.Vinyls[0];
-        var book = Book with
-        {
-            Vinyls =
-            [
+        var vinyl = Book.Of<VinylFilm>()[0];
+        var book = Book.With<VinylFilm>([
                 vinyl with
                 {
                     Id = "plain",
@@ -440,10 +430,9 @@ public class MethodTests
                     PricePerFoot = 0.50m,
                     Finish = VinylFinish.Glitter,
                 },
-            ],
-            Recipes =
-            [
-                .. Book.Recipes,
+            ])
+            .With<Recipe>([
+                .. Book.Of<Recipe>(),
                 VinylOnCotton with
                 {
                     Id = "rp",
@@ -454,8 +443,7 @@ public class MethodTests
                     Id = "rg",
                     ProductId = "glitter",
                 },
-            ],
-        };
+            ]);
         var ask = Ask(12, Front(line: 8) with { Finish = wanted });
         var answer = new Htv().Answer(ask, book);
         Assert.Equal(product, answer.Decorations.Count == 0 ? null : answer.Decorations[0].Recipe.ProductId.Text);
@@ -470,15 +458,12 @@ public class MethodTests
     [Fact]
     public void Coarse_vinyl_is_cut_coarsely_and_low_heat_stands_in_for_plain()
     {
-        var vinyl = Book.Vinyls[0];
+        var vinyl = Book.Of<VinylFilm>()[0];
         Verdict With(VinylFinish roll, VinylFinish wanted, double line) =>
             new Htv()
                 .Answer(
                     Ask(12, Front(line: line) with { Finish = wanted }),
-                    Book with
-                    {
-                        Vinyls = [vinyl with { Finish = roll }],
-                    }
+                    Book.With<VinylFilm>([vinyl with { Finish = roll }])
                 )
                 .Verdict;
         Assert.Contains(With(VinylFinish.Flock, VinylFinish.Flock, 5).Reasons, r =>

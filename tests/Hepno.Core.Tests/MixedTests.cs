@@ -44,11 +44,9 @@ public class MixedTests
         14,
         16
     );
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        Stitchers = [Bittern],
-        OutsidePrinters = [Quayside],
-    };
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<StitchMachine>([Bittern])
+        .With<OutsidePrinter>([Quayside]);
 
     private static readonly Placement Chest = MethodTests.Front(3, 2, 2) with
     {
@@ -175,7 +173,7 @@ public class MixedTests
             12,
             16
         );
-        var answer = Mix(new MethodId(key)).Answer(Both(24), Book with { PodServices = [service] });
+        var answer = Mix(new MethodId(key)).Answer(Both(24), Book.With<PodService>([service]));
         Assert.Empty(answer.Decorations);
         var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
         Assert.Equal(code, reason.Code);
@@ -202,14 +200,17 @@ public class MixedTests
     [Fact]
     public void A_mix_is_found_where_no_single_way_can()
     {
-        var book = Book with
-        {
-            Films = [MethodTests.Book.Films[0] with { Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])], ByLayout = null }],
-            Stitchers = [],
-            FilmPrinters = [],
-            Vinyls = [],
-            Screens = [],
-        };
+        var book = Book.With<TransferPriceList>([
+                MethodTests.Book.Of<TransferPriceList>()[0] with
+                {
+                    Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])],
+                    ByLayout = null,
+                },
+            ])
+            .With<StitchMachine>([])
+            .With<FilmPrinter>([])
+            .With<VinylFilm>([])
+            .With<ScreenTransferList>([]);
         var compared = Compared(
             MethodTests.Ask(24, Back with { Gradient = false, Colours = 2 }, Chest with { Gradient = true }),
             book

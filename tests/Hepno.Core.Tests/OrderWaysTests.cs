@@ -1,4 +1,5 @@
 using Hepno.Core.Comparing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
@@ -20,7 +21,7 @@ public class OrderWaysTests
     [Fact]
     public void Freight_of_one_supplier_is_paid_once_by_the_order()
     {
-        var film = Book with { FilmPrinters = [], Vinyls = [], Screens = [] };
+        var film = Book.With<FilmPrinter>([]).With<VinylFilm>([]).With<ScreenTransferList>([]);
         var lines = Lines(
             MethodTests.Ask(24, MethodTests.Front(9, 8, 6) with { Gradient = true }),
             MethodTests.Ask(12, MethodTests.Front(4, 3, 6) with { Gradient = true })
@@ -30,7 +31,7 @@ public class OrderWaysTests
         var alone = lines.Sum(l =>
             LineCost.Reckon(l, new DtfBought().Answer(l, film).Decorations, film).Cost.Value * l.Pieces
         );
-        Assert.Equal((double)(alone - film.Films[0].FreightPerOrder), (double)ways.EachTotal, 1e-9);
+        Assert.Equal((double)(alone - film.Of<TransferPriceList>()[0].FreightPerOrder), (double)ways.EachTotal, 1e-9);
         Assert.Equal(("dtf-bought", ways.EachTotal), (ways.OneId, ways.OneTotal));
         Assert.Equal("the same way is the best for every line", ways.Sentences[1]);
     }
@@ -39,12 +40,15 @@ public class OrderWaysTests
     [Fact]
     public void It_says_where_no_single_way_does_every_line()
     {
-        var book = Book with
-        {
-            FilmPrinters = [],
-            Screens = [],
-            Films = [Book.Films[0] with { Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])], ByLayout = null }],
-        };
+        var book = Book.With<FilmPrinter>([])
+            .With<ScreenTransferList>([])
+            .With<TransferPriceList>([
+                Book.Of<TransferPriceList>()[0] with
+                {
+                    Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])],
+                    ByLayout = null,
+                },
+            ]);
         var ways = OrderWays.Find(
             Lines(
                 MethodTests.Ask(24, MethodTests.Front(3, 3, 6) with { Gradient = true }),

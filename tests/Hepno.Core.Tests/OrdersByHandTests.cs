@@ -5,6 +5,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
@@ -15,11 +16,8 @@ public class OrdersByHandTests
 {
     private static readonly EquipmentHour Nothing = new(0, 0, 1, 1, 0, 0, 0);
 
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        SpoilageFactor = 0,
-        Films =
-        [
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<TransferPriceList>([
             new(
                 "film",
                 "Ferrow",
@@ -39,9 +37,8 @@ public class OrdersByHandTests
                     [new("11 × 15", 11, 15, Breaks((1, 4.10m), (10, 3.40m), (40, 2.90m)))]
                 ),
             },
-        ],
-        Screens =
-        [
+        ])
+        .With<ScreenTransferList>([
             new(
                 "screened",
                 "Marram",
@@ -64,9 +61,8 @@ public class OrdersByHandTests
                 10m,
                 6
             ),
-        ],
-        OutsidePrinters =
-        [
+        ])
+        .With<OutsidePrinter>([
             new(
                 "quayside",
                 "Quayside",
@@ -80,17 +76,18 @@ public class OrdersByHandTests
                 14,
                 16
             ),
-        ],
-        Stitchers = [new("bittern", "Bittern", 700, 1, 12, 12, 8, true, 0.20m, 0.12m, 24m, Nothing, "")],
-        Recipes =
-        [
-            .. MethodTests.Book.Recipes,
+        ])
+        .With<StitchMachine>([new("bittern", "Bittern", 700, 1, 12, 12, 8, true, 0.20m, 0.12m, 24m, Nothing, "")])
+        .With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>(),
             MethodTests.FilmOnCotton with
             {
                 Id = "screened",
                 ProductId = "screened",
             },
-        ],
+        ]) with
+    {
+        SpoilageFactor = 0,
     };
 
     public static TheoryData<string> Called => [.. Cases.Rows("orders-by-hand.csv").Select(r => r[0])];

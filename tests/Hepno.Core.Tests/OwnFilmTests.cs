@@ -2,6 +2,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
@@ -31,19 +32,16 @@ public class OwnFilmTests
         new(5000, 0, 1, 3200, 0, 0, 0),
         ""
     );
-    private static readonly ShopBook Book = MethodTests.Book with
-    {
-        FilmPrinters = [Skua],
-        Recipes =
-        [
-            .. MethodTests.Book.Recipes,
+    private static readonly ShopBook Book = MethodTests
+        .Book.With<FilmPrinter>([Skua])
+        .With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>(),
             MethodTests.FilmOnCotton with
             {
                 Id = "skua-cotton",
                 ProductId = "skua",
             },
-        ],
-    };
+        ]);
 
     private static readonly Placement Front = MethodTests.Front(9, 8, 4) with { Id = "front" };
     private static readonly Placement Sleeve = MethodTests.Front(3, 3, 2) with { Id = "sleeve", Place = "left-sleeve" };
@@ -93,11 +91,15 @@ public class OwnFilmTests
     )
     {
         var teal = Skua with { Id = "teal", Name = "Teal", FilmPricePerIn2 = 0.01m };
-        var book = Book with
-        {
-            FilmPrinters = [Skua, teal],
-            Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "teal-cotton", ProductId = "teal" }],
-        };
+        var book = Book.With<FilmPrinter>([Skua, teal])
+            .With<Recipe>([
+                .. Book.Of<Recipe>(),
+                MethodTests.FilmOnCotton with
+                {
+                    Id = "teal-cotton",
+                    ProductId = "teal",
+                },
+            ]);
         var laid = Assert
             .Single(
                 new DtfMade()

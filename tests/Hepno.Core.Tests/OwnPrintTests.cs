@@ -84,22 +84,19 @@ public class OwnPrintTests
     private static readonly Style Sport = MethodTests.Tee(0, 400) with { Id = "sport" };
 
     internal static ShopBook Book =>
-        MethodTests.Book with
-        {
-            FilmPrinters = [Skua],
-            DyePrinters = [Plover],
-            Screens = [Screens],
-            Recipes =
-            [
-                .. MethodTests.Book.Recipes,
+        MethodTests
+            .Book.With<FilmPrinter>([Skua])
+            .With<DyePrinter>([Plover])
+            .With<ScreenTransferList>([Screens])
+            .With<Recipe>([
+                .. MethodTests.Book.Of<Recipe>(),
                 Recipe("own", "skua", 305, 15, Peel.Cold, 60, 8),
                 Recipe("dye", "plover", 390, 60, Peel.Hot, 0, 0) with
                 {
                     Fabric = RecipeFabric.Polyester,
                 },
                 Recipe("screen", "screens", 365, 6, Peel.Hot, 0, 0),
-            ],
-        };
+            ]);
 
     private static Recipe Recipe(
         string id,
@@ -167,7 +164,7 @@ public class OwnPrintTests
     [Fact]
     public void White_is_left_out_only_on_light_cloth_and_only_when_the_shop_says_so()
     {
-        var thrifty = Book with { FilmPrinters = [Skua with { WhiteOnLight = false }] };
+        var thrifty = Book.With<FilmPrinter>([Skua with { WhiteOnLight = false }]);
         bool White(AskInHand ask, ShopBook book) =>
             new DtfMade().Answer(ask, book).Decorations[0].Material.Parts.Any(p => p.Code == "white-ink");
         var dark = MethodTests.Ask(12);
@@ -180,7 +177,7 @@ public class OwnPrintTests
     [Fact]
     public void Film_cured_under_the_press_takes_the_press_and_sets_it_twice()
     {
-        var hover = Book with { FilmPrinters = [Skua with { Cure = FilmCure.HoverPress }] };
+        var hover = Book.With<FilmPrinter>([Skua with { Cure = FilmCure.HoverPress }]);
         var ask = MethodTests.Ask(30);
         var (oven, press) = (new DtfMade().Answer(ask, Book).Decorations, new DtfMade().Answer(ask, hover).Decorations);
         Assert.Equal(0, WorkSteps.PressHeld(oven[0].Preparation));
@@ -323,7 +320,7 @@ public class OwnPrintTests
         };
         var d = Assert.Single(DecorationMethods.Find(new MethodId(key))!.OnCloth(ask, book).Decorations);
         var cost = LineCost.Reckon(ask, [d], book);
-        var freight = key == "dtf-bought" ? book.Films[0].FreightPerOrder : Screens.FreightPerOrder;
+        var freight = key == "dtf-bought" ? book.Of<TransferPriceList>()[0].FreightPerOrder : Screens.FreightPerOrder;
         Assert.Equal(
             d.Purchases.Sum(p => p.Cost.Value) + freight,
             pieces * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value),
@@ -382,20 +379,11 @@ public class OwnPrintTests
             null,
             null,
             null,
-            Book with
-            {
-                Recipes =
-                [
-                    .. Book.Recipes,
-                    .. Book.Recipes.Select(r =>
-                        r with
-                        {
-                            Id = new RecipeId(r.Id + "p"),
-                            Fabric = RecipeFabric.Polyester,
-                        }
-                    ),
-                ],
-            },
+            Book.With<Recipe>([
+                .. Book.Of<Recipe>(),
+                .. Book.Of<Recipe>()
+                    .Select(r => r with { Id = new RecipeId(r.Id + "p"), Fabric = RecipeFabric.Polyester }),
+            ]),
             new FloorPlan(
                 new LocalDateTime(2026, 6, 1, 10, 0, 0),
                 new OpenHours(Book.Numbers.Week.Days),

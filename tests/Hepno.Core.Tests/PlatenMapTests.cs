@@ -85,7 +85,7 @@ public class PlatenMapTests
                 .Plan([work], Floor(press, press with { Id = "even", Maps = [], WarmUpMinutes = 60 }))[0]
                 .PressId
         );
-        var book = MethodTests.Book with { Presses = [press] };
+        var book = MethodTests.Book.With<Press>([press]);
         var film = new DtfBought().Answer(MethodTests.Ask(12, MethodTests.Front(width, height, 1)), book);
         Assert.Equal(
             cold,
@@ -131,7 +131,7 @@ public class PlatenMapTests
         // the mean is right, one corner is 15 above: 310 on the mean is 325 there
         var map = Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309);
         Assert.Equal(310, map.MeanF());
-        var book = MethodTests.Book with { Presses = [With(map)] };
+        var book = MethodTests.Book.With<Press>([With(map)]);
         var verdict = new DtfBought()
             .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, ceiling) }, book)
             .Verdict;
@@ -143,7 +143,7 @@ public class PlatenMapTests
     {
         var hot = With(Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309));
         var even = With(Map(310, [.. Enumerable.Repeat(310d, 9)])) with { Id = "even", Name = "Even" };
-        var book = MethodTests.Book with { Presses = [hot, even] };
+        var book = MethodTests.Book.With<Press>([hot, even]);
         Assert.DoesNotContain(
             new DtfBought()
                 .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 320) }, book)

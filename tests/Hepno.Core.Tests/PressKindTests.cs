@@ -95,7 +95,7 @@ public class PressKindTests
     {
         Press small = MethodTests.Gannet with { Id = "dab", PlatenWidthIn = 6, PlatenHeightIn = 8 };
         PressId Of(params Press[] presses) =>
-            LineFloor.PressOf(MethodTests.Ask(10), MethodTests.Book with { Presses = presses }).Id;
+            LineFloor.PressOf(MethodTests.Ask(10), MethodTests.Book.With<Press>(presses)).Id;
         // the print is 9 × 4
         Assert.Equal("g", Of(small, MethodTests.Gannet));
         Assert.Equal("g", Of(Iron, MethodTests.Gannet));
@@ -107,7 +107,7 @@ public class PressKindTests
     public void An_iron_binds_the_hands_as_long_as_it_presses()
     {
         var ask = MethodTests.Ask(10);
-        var book = MethodTests.Book with { Presses = [Iron] };
+        var book = MethodTests.Book.With<Press>([Iron]);
         var plan = new DtfBought().Answer(ask, book).Decorations;
         var (iron, press) = (LineFloor.JobOf(ask, plan, book), LineFloor.JobOf(ask, plan, MethodTests.Book));
         Assert.Equal(FloorPolicy.OneAtATime, iron.Policy);

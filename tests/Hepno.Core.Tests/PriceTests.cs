@@ -2,6 +2,7 @@ using System.Globalization;
 using CsCheck;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
@@ -187,12 +188,10 @@ public class PriceTests
     public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer(SizePricing sizes)
     {
         // 34 prints by somebody else; from 36 on they cost a fifth
-        var cliffs = MethodTests.Book with
+        var cliffs = MethodTests.Book.With<OutsidePrinter>([
+            new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16),
+        ]) with
         {
-            OutsidePrinters =
-            [
-                new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16),
-            ],
             Numbers = MethodTests.Book.Numbers with
             {
                 Prices = MethodTests.Book.Numbers.Prices with { SizePricing = sizes },

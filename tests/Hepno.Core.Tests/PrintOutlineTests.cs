@@ -234,7 +234,13 @@ public class PrintOutlineTests
         );
         var ask = MethodTests.Ask(12, gate, mark);
         FilmByLayout sold = new(0.5, 0.25, new(22, 12, [new(1, 4.60m)], []), []);
-        var book = MethodTests.Book with { Films = [MethodTests.Book.Films[0] with { Sizes = [], ByLayout = sold }] };
+        var book = MethodTests.Book.With<TransferPriceList>([
+            MethodTests.Book.Of<TransferPriceList>()[0] with
+            {
+                Sizes = [],
+                ByLayout = sold,
+            },
+        ]);
         var needed = LaidPrint
             .All(ask, SpareChance.In(book, DtfBought.Failure(ask, book)), "film")
             .Select(p => p.Design)

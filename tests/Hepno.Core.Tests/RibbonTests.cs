@@ -27,11 +27,9 @@ public class RibbonTests
         16
     );
 
-    private static readonly ShopBook Book = OwnPrintTests.Book with
-    {
-        Films =
-        [
-            OwnPrintTests.Book.Films[0] with
+    private static readonly ShopBook Book = OwnPrintTests
+        .Book.With<TransferPriceList>([
+            OwnPrintTests.Book.Of<TransferPriceList>()[0] with
             {
                 ByLayout = new(
                     0.5,
@@ -40,8 +38,9 @@ public class RibbonTests
                     [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])]
                 ),
             },
-        ],
-        OutsidePrinters = [Quayside],
+        ])
+        .With<OutsidePrinter>([Quayside]) with
+    {
         Memo = new(),
     };
 
@@ -299,28 +298,22 @@ public class RibbonTests
             ),
             (
                 "vinyl",
-                Book with
-                {
-                    Vinyls = [.. Book.Vinyls.Select(v => v with { PricePerFoot = v.PricePerFoot * 1.2m })],
-                }
+                Book.With<VinylFilm>([
+                    .. Book.Of<VinylFilm>().Select(v => v with { PricePerFoot = v.PricePerFoot * 1.2m }),
+                ])
             ),
-            ("screens", Book with { OutsidePrinters = [Quayside with { SetUpPerScreen = 40m }] }),
+            ("screens", Book.With<OutsidePrinter>([Quayside with { SetUpPerScreen = 40m }])),
             (
                 "own ink",
-                Book with
-                {
-                    FilmPrinters =
-                    [
-                        .. Book.FilmPrinters.Select(p => p with { ColourPricePerMl = p.ColourPricePerMl * 2 }),
-                    ],
-                }
+                Book.With<FilmPrinter>([
+                    .. Book.Of<FilmPrinter>().Select(p => p with { ColourPricePerMl = p.ColourPricePerMl * 2 }),
+                ])
             ),
             (
                 "freight",
-                Book with
-                {
-                    Films = [.. Book.Films.Select(x => x with { FreightPerOrder = x.FreightPerOrder + 5 })],
-                }
+                Book.With<TransferPriceList>([
+                    .. Book.Of<TransferPriceList>().Select(x => x with { FreightPerOrder = x.FreightPerOrder + 5 }),
+                ])
             ),
         ];
         foreach (var (what, dearer) in all)

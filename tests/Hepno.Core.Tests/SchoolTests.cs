@@ -1,5 +1,6 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
@@ -14,13 +15,11 @@ public class SchoolTests
     private static readonly FloorHabits Serial = new() { Policy = FloorPolicy.OneAtATime, FirstPiece = false };
 
     private static ShopBook With(FloorHabits habits, Func<Recipe, Recipe>? film = null) =>
-        MethodTests.Book with
+        MethodTests.Book.With<Recipe>([
+            .. MethodTests.Book.Of<Recipe>().Select(r => r.ProductId == "film" && film is not null ? film(r) : r),
+        ]) with
         {
             Numbers = ShopNumbers.Default with { Floor = ShopNumbers.Default.Floor with { Habits = habits } },
-            Recipes =
-            [
-                .. MethodTests.Book.Recipes.Select(r => r.ProductId == "film" && film is not null ? film(r) : r),
-            ],
         };
 
     private static (IReadOnlyList<DecorationPlan> Plan, PieceCostResult Cost) Film(ShopBook book, int pieces = 20)
@@ -84,7 +83,7 @@ public class SchoolTests
     [Fact]
     public void Plain_paper_and_dedicated_paper()
     {
-        var printer = OwnPrintTests.Book.DyePrinters[0];
+        var printer = OwnPrintTests.Book.Of<DyePrinter>()[0];
         // plain: 0.02 a sheet against 0.15, but a third more ink and a recipe of its own
         var plain = printer with
         {
@@ -103,7 +102,7 @@ public class SchoolTests
         Assert.Equal((10, 2), (grid.Sheets(20), grid.PerSheet));
         Assert.Equal((10 * (0.02m - 0.15m) / 20) + (12 * 0.010m / 3 * 0.20m), cheap.Value - dedicated.Value, 9);
         // without a recipe for the plain paper it is not done at all: a test comes first
-        var book = OwnPrintTests.Book with { DyePrinters = [plain] };
+        var book = OwnPrintTests.Book.With<DyePrinter>([plain]);
         Assert.Contains(
             new Sublimation()
                 .Answer(

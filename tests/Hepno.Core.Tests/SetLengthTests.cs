@@ -61,10 +61,13 @@ public class SetLengthTests
     [Fact]
     public void Film_in_set_lengths_is_not_dropped_for_a_large_order()
     {
-        var book = MethodTests.Book with
-        {
-            Films = [MethodTests.Book.Films[0] with { Sizes = [], ByLayout = Lengths }],
-        };
+        var book = MethodTests.Book.With<TransferPriceList>([
+            MethodTests.Book.Of<TransferPriceList>()[0] with
+            {
+                Sizes = [],
+                ByLayout = Lengths,
+            },
+        ]);
         var answer = new DtfBought().Answer(MethodTests.Ask(60, MethodTests.Front(10, 11)), book);
         // 63 with spares: three lengths of ten rows and more, and some turned ones beside them
         var bought = answer.Decorations[0].Purchases[0];
@@ -77,7 +80,7 @@ public class SetLengthTests
     [InlineData(false, 30, 56, 153)] // fourteen feet, some turned; fifteen sheets
     public void No_less_is_bought_than_the_list_sells(bool below, int copies, double roll, double sheets)
     {
-        var list = MethodTests.Book.Films[0] with
+        var list = MethodTests.Book.Of<TransferPriceList>()[0] with
         {
             Sizes = [],
             SoldBelow = below,

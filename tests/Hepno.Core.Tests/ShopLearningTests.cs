@@ -50,7 +50,7 @@ public class ShopLearningTests
     [Fact]
     public void Steps_stand_beside_their_standards_where_the_screen_saw_them()
     {
-        var recipe = MethodTests.Book.Recipes[0];
+        var recipe = MethodTests.Book.Of<Recipe>()[0];
         var steps = (WorkStep[])
             [
                 .. StepStandards.Default.Before(GarmentKind.Tee, 5),

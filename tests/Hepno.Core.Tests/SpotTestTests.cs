@@ -53,11 +53,7 @@ public class SpotTestTests
         new DtfBought()
             .Answer(
                 ask,
-                MethodTests.Book with
-                {
-                    Recipes = [MethodTests.FilmOnCotton with { Source = source }],
-                    Tests = tests,
-                }
+                MethodTests.Book.With<Recipe>([MethodTests.FilmOnCotton with { Source = source }]).With<SpotTest>(tests)
             )
             .Verdict;
 
@@ -104,25 +100,21 @@ public class SpotTestTests
     [Fact]
     public void Too_hot_for_the_cloth_names_the_nearest_product_that_is_not()
     {
-        var book = MethodTests.Book with
-        {
-            Recipes =
-            [
-                MethodTests.FilmOnCotton,
-                MethodTests.FilmOnCotton with
-                {
-                    Id = "v",
-                    ProductId = "vinyl",
-                    TemperatureF = 278,
-                },
-                MethodTests.FilmOnCotton with
-                {
-                    Id = "w",
-                    ProductId = "vinyl",
-                    TemperatureF = 260,
-                },
-            ],
-        };
+        var book = MethodTests.Book.With<Recipe>([
+            MethodTests.FilmOnCotton,
+            MethodTests.FilmOnCotton with
+            {
+                Id = "v",
+                ProductId = "vinyl",
+                TemperatureF = 278,
+            },
+            MethodTests.FilmOnCotton with
+            {
+                Id = "w",
+                ProductId = "vinyl",
+                TemperatureF = 260,
+            },
+        ]);
         var reason = Assert.Single(
             new DtfBought()
                 .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 300) }, book)

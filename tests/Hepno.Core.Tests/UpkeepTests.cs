@@ -51,14 +51,19 @@ public class UpkeepTests
         var ask = MethodTests.Ask(20);
         var plan = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
         decimal Rent(ShopBook book) => LineCost.Reckon(ask, plan, book).Stratum("press").Value;
-        var tended = MethodTests.Book with { Upkeep = [Printer with { Id = new ThingId(MethodTests.Gannet.Id.Text) }] };
+        var tended = MethodTests.Book.With<MachineUpkeep>([
+            Printer with
+            {
+                Id = new ThingId(MethodTests.Gannet.Id.Text),
+            },
+        ]);
         var minutes = LineFloor.MinutesOf(ask, plan, MethodTests.Book);
         var held = minutes.PrepHeld + minutes.Held.Sum();
         // the press of these tests is held 600 hours a year
         Assert.Equal(616.80m / 600 * (decimal)(held / 3600), Rent(tended) - Rent(MethodTests.Book), 9);
         Assert.Equal(
             Rent(MethodTests.Book),
-            Rent(MethodTests.Book with { Upkeep = [Printer with { Id = "another" }] })
+            Rent(MethodTests.Book.With<MachineUpkeep>([Printer with { Id = "another" }]))
         );
     }
 
@@ -81,10 +86,10 @@ public class UpkeepTests
             "done[0].note",
             Assert.Single((Printer with { Done = [new("head", Friday, "", new('x', 501))] }).Problems()).Where
         );
-        Assert.All(new[] { "press", "film-printer", "dye-printer", "cutter" }, kind =>
+        Assert.All(OwnPrintTests.Book.Machines().Concat(FurtherMethodTests.Book.Machines()), machine =>
         {
-            Assert.NotEmpty(MachineUpkeep.Usual(kind));
-            Assert.Empty(new MachineUpkeep("m", MachineUpkeep.Usual(kind), []).Problems());
+            Assert.NotEmpty(machine.UsualUpkeep);
+            Assert.Empty(new MachineUpkeep(machine.Id, machine.UsualUpkeep, []).Problems());
         });
     }
 }

@@ -1,5 +1,7 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -67,7 +69,7 @@ public class WeighingTests
     {
         var start = MakeOrBuyStart.Suggest(OwnPrintTests.Book, 120.4)!;
         Assert.Equal(
-            (OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Rates.Wage),
+            (OwnPrintTests.Book.Of<FilmPrinter>()[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Rates.Wage),
             (start.Case.MachinePrice, start.Case.PrintsAMonth, start.Case.Wage)
         );
         // the machine is what is to be paid back: its wear is not in the material too
@@ -77,17 +79,14 @@ public class WeighingTests
             .Material;
         Assert.Equal(made.Value - made.Parts.Single(p => p.Code == "machine").Value, start.Case.MadeEach);
         Assert.Empty(start.Case.Problems());
-        Assert.Equal(
-            3400m,
-            MakeOrBuyStart.Suggest(OwnPrintTests.Book with { FilmPrinters = [] }, 0)!.Case.MachinePrice
-        );
-        Assert.Null(MakeOrBuyStart.Suggest(OwnPrintTests.Book with { Styles = [] }, 0));
+        Assert.Equal(3400m, MakeOrBuyStart.Suggest(OwnPrintTests.Book.With<FilmPrinter>([]), 0)!.Case.MachinePrice);
+        Assert.Null(MakeOrBuyStart.Suggest(OwnPrintTests.Book.With<Style>([]), 0));
     }
 
     [Fact]
     public void A_start_up_budget_takes_what_is_there_at_its_own_price_and_assumes_the_rest()
     {
-        var none = MethodTests.Book with { Presses = [], Cutters = [] };
+        var none = MethodTests.Book.With<Cutter>([]).With<Press>([]);
         var vinyl = StartUp.Budgets(none).Single(b => b.MethodId == "htv");
         // 480 + 35 + 40 + 380 + 20 + 90
         Assert.Equal((1045m, 1045m), (vinyl.Total.Value, vinyl.StillToBuy.Value));
@@ -116,7 +115,7 @@ public class WeighingTests
         var launch = Launch.Reckon(ask, plans, ribbon, F);
         var (blanks, prints) = (
             LandedBlank.Reckon(ask).Value * 40,
-            plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder
+            plans[0].Purchases[0].Cost.Value + MethodTests.Book.Of<TransferPriceList>()[0].FreightPerOrder
         );
         Assert.Equal(
             (blanks + prints, blanks + prints, prints),
@@ -152,10 +151,13 @@ public class WeighingTests
     [Fact]
     public void A_print_too_large_for_every_press_says_which_would_do()
     {
-        var book = MethodTests.Book with
-        {
-            Presses = [MethodTests.Book.Presses[0] with { PlatenWidthIn = 15, PlatenHeightIn = 15 }],
-        };
+        var book = MethodTests.Book.With<Press>([
+            MethodTests.Book.Presses[0] with
+            {
+                PlatenWidthIn = 15,
+                PlatenHeightIn = 15,
+            },
+        ]);
         var reason = new Htv()
             .Answer(MethodTests.Ask(10, MethodTests.Front(18, 14, 1)), book)
             .Verdict.Reasons.Single(r => r.Code == "platen");

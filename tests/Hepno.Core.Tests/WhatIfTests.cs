@@ -1,5 +1,6 @@
 using CsCheck;
 using Hepno.Core.Comparing;
+using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Pricing;
 using Hepno.Core.Shop;
@@ -19,24 +20,22 @@ public class WhatIfTests
             Place = "left-sleeve",
         }
     );
-    private static readonly ShopBook Book = OwnPrintTests.Book with
+    private static readonly ShopBook Book = OwnPrintTests.Book.With<OutsidePrinter>([
+        new(
+            "quayside",
+            "Quayside",
+            28m,
+            [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])],
+            24,
+            0.02,
+            12m,
+            10m,
+            7,
+            14,
+            16
+        ),
+    ]) with
     {
-        OutsidePrinters =
-        [
-            new(
-                "quayside",
-                "Quayside",
-                28m,
-                [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])],
-                24,
-                0.02,
-                12m,
-                10m,
-                7,
-                14,
-                16
-            ),
-        ],
         Memo = new(),
     };
 
@@ -209,7 +208,7 @@ public class WhatIfTests
         Assert.Equal(
             (null, true),
             (
-                Recosted.Reckon(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow,
+                Recosted.Reckon(Ask, "dtf-bought", price, cost, plain.With<TransferPriceList>([]), new()).CostNow,
                 Recosted.Reckon(Ask, "painted", price, cost, plain, new()).FellUnder
             )
         );

@@ -1,4 +1,6 @@
+using Hepno.Core.Materials;
 using Hepno.Core.Methods;
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
@@ -44,7 +46,7 @@ public static class LeavesOut
     // a spare costs what the others cost, its share of one parcel with it; the parcel it would really come in is more
     private static string Spares(AskInHand ask, IReadOnlyList<DecorationPlan> decorations)
     {
-        if (decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id))
+        if (decorations.Any(d => d.BenchId == Workbench.Sewing.Id))
         {
             return "patterns drawn and graded, and the piece sewn to try them";
         }
@@ -68,7 +70,7 @@ public static class LeavesOut
                 (n.Rates.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
                 (n.Fees.Share.Part == 0 && n.Fees.Fixed == 0, "card fees: Numbers says that there are none"),
                 (
-                    n.Rates.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id),
+                    n.Rates.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != Workbench.Table.Id),
                     "power: Numbers has no price for it"
                 ),
                 (
@@ -95,7 +97,11 @@ public static class LeavesOut
         {
             yield return "what a search saves: the prints lie as they were first laid, and are searched when the way is chosen";
         }
-        if (decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.BenchId() == d.BenchId)))
+        if (
+            decorations.Any(d =>
+                d.Placement.Stitches is null && book.Of<StitchMachine>().Any(m => m.BenchId() == d.BenchId)
+            )
+        )
         {
             yield return "the stitch file's own count: stitches are guessed from the painted area";
         }

@@ -88,7 +88,7 @@ public static class LineCost
                     "Blank",
                     0,
                     FigureUnit.Money,
-                    decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id)
+                    decorations.Any(d => d.BenchId == Workbench.Sewing.Id)
                         ? "the cloth it is sewn from is in its print"
                         : "in the price of the printed piece"
                 )
@@ -115,11 +115,11 @@ public static class LineCost
     // what is bought beyond the pieces counts for the supplier's tiers and bears its freight
     private static string DecorationLabel(Press press, ShopBook book)
     {
-        if (press.Id == ShopBook.Table.Id)
+        if (press.Id == Workbench.Table.Id)
         {
             return "Sent out";
         }
-        return book.Stitchers.Any(m => m.BenchId() == press.Id) ? "Stitches" : "Print";
+        return book.Machines().FirstOrDefault(m => m.Workbench?.Id == press.Id)?.WorkbenchMakes ?? "Print";
     }
 
     private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) =>

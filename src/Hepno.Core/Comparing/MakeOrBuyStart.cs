@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
@@ -34,7 +35,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
     public static MakeOrBuyStart? Suggest(ShopBook book, double printsAMonth)
     {
         if (
-            book.Styles.FirstOrDefault(s => !s.Retired && s.Kind == GarmentKind.Tee) is not { } style
+            book.Of<Style>().FirstOrDefault(s => !s.Retired && s.Kind == GarmentKind.Tee) is not { } style
             || book.Presses.Count == 0
         )
         {
@@ -43,7 +44,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
         var ask = new AskInHand(style, style.Colourways[0], [new(style.Sizes[0].Name, OrderOf)], [Usual]);
         static DecorationPlan? Plan(MethodAnswer answer) => answer.Decorations.Count > 0 ? answer.Decorations[0] : null;
         var (bought, made) = (Plan(new DtfBought().Answer(ask, book)), Plan(new DtfMade().Answer(ask, book)));
-        var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
+        var printer = book.Of<FilmPrinter>().Count > 0 ? book.Of<FilmPrinter>()[0] : null;
         double Minutes(DecorationPlan? d) =>
             d is null ? 0 : WorkSteps.Attended(d.Preparation) * book.Numbers.Floor.HandsFactor / 60;
         // its wear is what is to be paid back

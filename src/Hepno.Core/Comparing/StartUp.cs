@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
@@ -65,13 +66,18 @@ public static class StartUp
             Thing("thermometer", "A surface thermometer", 35),
             Thing("covers", "Covers, lint roller, gloves", 40),
         ];
-        var cutter = Machine("cutter", "A cutter", 380, book.Cutters.Select(c => (c.Name, c.Equipment)));
+        var cutter = Machine("cutter", "A cutter", 380, book.Of<Cutter>().Select(c => (c.Name, c.Equipment)));
         return method switch
         {
             DtfMade =>
             [
                 .. pressed,
-                Machine("film-printer", "A film printer", 3400, book.FilmPrinters.Select(p => (p.Name, p.Equipment))),
+                Machine(
+                    "film-printer",
+                    "A film printer",
+                    3400,
+                    book.Of<FilmPrinter>().Select(p => (p.Name, p.Equipment))
+                ),
                 Machine("oven", "A curing oven", 650, book.Ovens.Select(o => (o.Name, o.Equipment))),
                 Thing("ventilation", "Ventilation and masks", 180),
                 Thing("stock", "First ink, film and powder", 320),
@@ -80,7 +86,7 @@ public static class StartUp
             Sublimation or SublimationAllOver =>
             [
                 .. pressed,
-                Machine("dye-printer", "A dye printer", 520, book.DyePrinters.Select(p => (p.Name, p.Equipment))),
+                Machine("dye-printer", "A dye printer", 520, book.Of<DyePrinter>().Select(p => (p.Name, p.Equipment))),
                 Thing("stock", "First dye and paper", 140),
                 Thing("tape", "Tape and protection paper", 25),
             ],
@@ -90,7 +96,7 @@ public static class StartUp
                     "calender",
                     "A calender and a roll printer",
                     9600,
-                    book.Calenders.Select(c => (c.Name, c.Equipment))
+                    book.Of<Calender>().Select(c => (c.Name, c.Equipment))
                 ),
                 Thing("sewing", "A sewing machine and an overlock", 1100),
                 Thing("table", "A cutting table, shears and patterns", 450),
@@ -105,7 +111,7 @@ public static class StartUp
                     "garment-printer",
                     "A garment printer",
                     13_500,
-                    book.GarmentPrinters.Select(p => (p.Name, p.Equipment))
+                    book.Of<GarmentPrinter>().Select(p => (p.Name, p.Equipment))
                 ),
                 Thing("sprayer", "A sprayer for the pretreatment", 250),
                 Thing("stock", "First ink and pretreatment", 520),
@@ -113,13 +119,23 @@ public static class StartUp
             Applique =>
             [
                 .. pressed,
-                Machine("stitcher", "An embroidery machine", 7800, book.Stitchers.Select(m => (m.Name, m.Equipment))),
+                Machine(
+                    "stitcher",
+                    "An embroidery machine",
+                    7800,
+                    book.Of<StitchMachine>().Select(m => (m.Name, m.Equipment))
+                ),
                 Thing("hoops", "Hoops and frames", 160),
                 Thing("stock", "Applique film, thread and backing", 260),
             ],
             Embroidery =>
             [
-                Machine("stitcher", "An embroidery machine", 7800, book.Stitchers.Select(m => (m.Name, m.Equipment))),
+                Machine(
+                    "stitcher",
+                    "An embroidery machine",
+                    7800,
+                    book.Of<StitchMachine>().Select(m => (m.Name, m.Equipment))
+                ),
                 Thing("hoops", "Hoops and frames", 160),
                 Thing("stock", "Thread, needles and backing", 220),
             ],
@@ -127,6 +143,11 @@ public static class StartUp
             _ => [.. pressed, Thing("stock", "A first order, to try it", 120)],
         };
         StartUpItem Paper() =>
-            Machine("paper-printer", "An inkjet printer", 280, book.PaperPrinters.Select(p => (p.Name, p.Equipment)));
+            Machine(
+                "paper-printer",
+                "An inkjet printer",
+                280,
+                book.Of<PaperPrinter>().Select(p => (p.Name, p.Equipment))
+            );
     }
 }

@@ -1,5 +1,4 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Shop;
 
@@ -63,9 +62,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
     }
 
     /// <summary>The shop's shelf and numbers at the prices and rates tried.</summary>
-    public ShopBook Of(ShopBook book) => Sent(Sewn(Printed(Bought(Rated(book)))));
-
-    private ShopBook Rated(ShopBook book) =>
+    public ShopBook Of(ShopBook book) =>
         book with
         {
             Numbers = book.Numbers with
@@ -77,181 +74,15 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
                 },
             },
             SpoilageFactor = book.SpoilageFactor * (double)Of(WhatIfInput.Spoilage),
+            Things = book.Things.At(
+                new(
+                    Of(WhatIfInput.Blank),
+                    Film: Of(WhatIfInput.Film),
+                    Ink: Of(WhatIfInput.Ink),
+                    SentOut: Of(WhatIfInput.SentOut)
+                )
+            ),
         };
-
-    // films, vinyls and papers that come ready
-    private ShopBook Bought(ShopBook book)
-    {
-        var film = Of(WhatIfInput.Film);
-        return book with
-        {
-            Films =
-            [
-                .. book.Films.Select(x =>
-                    x with
-                    {
-                        Sizes = [.. x.Sizes.Select(s => s with { Breaks = Dearer(s.Breaks, film) })],
-                        FreightPerOrder = x.FreightPerOrder * film,
-                        ByLayout = Dearer(x.ByLayout, film),
-                    }
-                ),
-            ],
-            Screens =
-            [
-                .. book.Screens.Select(x =>
-                    x with
-                    {
-                        Sheets = [.. x.Sheets.Select(s => s with { Prices = Dearer(s.Prices, film) })],
-                        SetUpPerColour = x.SetUpPerColour * film,
-                        FreightPerOrder = x.FreightPerOrder * film,
-                    }
-                ),
-            ],
-            Vinyls =
-            [
-                .. book.Vinyls.Select(x =>
-                    x with
-                    {
-                        PricePerFoot = x.PricePerFoot * film,
-                        FreightPerOrder = x.FreightPerOrder * film,
-                    }
-                ),
-            ],
-            Papers =
-            [
-                .. book.Papers.Select(x =>
-                    x with
-                    {
-                        SheetPrice = x.SheetPrice * film,
-                        FreightPerOrder = x.FreightPerOrder * film,
-                    }
-                ),
-            ],
-        };
-    }
-
-    // what is printed here: its ink, and what it is printed on
-    private ShopBook Printed(ShopBook book)
-    {
-        var film = Of(WhatIfInput.Film);
-        var ink = Of(WhatIfInput.Ink);
-        return book with
-        {
-            FilmPrinters =
-            [
-                .. book.FilmPrinters.Select(x =>
-                    x with
-                    {
-                        FilmPricePerIn2 = x.FilmPricePerIn2 * film,
-                        ColourPricePerMl = x.ColourPricePerMl * ink,
-                        WhitePricePerMl = x.WhitePricePerMl * ink,
-                        PowderPricePerG = x.PowderPricePerG * ink,
-                        CleaningPricePerMl = x.CleaningPricePerMl * ink,
-                    }
-                ),
-            ],
-            DyePrinters =
-            [
-                .. book.DyePrinters.Select(x =>
-                    x with
-                    {
-                        InkPricePerMl = x.InkPricePerMl * ink,
-                        SheetPrice = x.SheetPrice * film,
-                        ProtectionPrice = x.ProtectionPrice * film,
-                    }
-                ),
-            ],
-            GarmentPrinters =
-            [
-                .. book.GarmentPrinters.Select(x =>
-                    x with
-                    {
-                        ColourPricePerMl = x.ColourPricePerMl * ink,
-                        WhitePricePerMl = x.WhitePricePerMl * ink,
-                        PretreatPricePerMl = x.PretreatPricePerMl * ink,
-                    }
-                ),
-            ],
-            PaperPrinters = [.. book.PaperPrinters.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink })],
-            Calenders =
-            [
-                .. book.Calenders.Select(x =>
-                    x with
-                    {
-                        InkPricePerMl = x.InkPricePerMl * ink,
-                        PaperPricePerFoot = x.PaperPricePerFoot * film,
-                    }
-                ),
-            ],
-        };
-    }
-
-    // what is stitched and sewn; what is sewn is made of its blank
-    private ShopBook Sewn(ShopBook book)
-    {
-        var blank = Of(WhatIfInput.Blank);
-        var film = Of(WhatIfInput.Film);
-        var ink = Of(WhatIfInput.Ink);
-        return book with
-        {
-            Stitchers =
-            [
-                .. book.Stitchers.Select(x =>
-                    x with
-                    {
-                        ThreadPerThousand = x.ThreadPerThousand * ink,
-                        BackingPerPiece = x.BackingPerPiece * ink,
-                        AppliqueFilmPerIn2 = x.AppliqueFilmPerIn2 * film,
-                    }
-                ),
-            ],
-            Cloths =
-            [
-                .. book.Cloths.Select(x =>
-                    x with
-                    {
-                        PricePerFoot = x.PricePerFoot * blank,
-                        FreightPerOrder = x.FreightPerOrder * blank,
-                    }
-                ),
-            ],
-        };
-    }
-
-    // what is sent out, and what is made elsewhere
-    private ShopBook Sent(ShopBook book)
-    {
-        var sent = Of(WhatIfInput.SentOut);
-        return book with
-        {
-            OutsidePrinters =
-            [
-                .. book.OutsidePrinters.Select(x =>
-                    x with
-                    {
-                        SetUpPerScreen = x.SetUpPerScreen * sent,
-                        RepeatPerScreen = x.RepeatPerScreen * sent,
-                        Blanks = x.Blanks.Select(b => b with { Price = b.Price * sent }).ToList(),
-                        Prices = Dearer(x.Prices, sent),
-                        FreightThere = x.FreightThere * sent,
-                        FreightBack = x.FreightBack * sent,
-                    }
-                ),
-            ],
-            PodServices =
-            [
-                .. book.PodServices.Select(x =>
-                    x with
-                    {
-                        Prices = [.. x.Prices.Select(p => p with { Price = p.Price * sent })],
-                        FurtherPlacement = x.FurtherPlacement * sent,
-                        PostageFirst = x.PostageFirst * sent,
-                        PostageFurther = x.PostageFurther * sent,
-                    }
-                ),
-            ],
-        };
-    }
 
     /// <summary>What cannot be tried.</summary>
     public IEnumerable<Problem> Problems()
@@ -281,25 +112,4 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
             Sizes = [.. style.Sizes.Select(s => s with { Surcharge = s.Surcharge * f })],
             Buying = style.Buying?.Dearer(f),
         };
-
-    private static IReadOnlyList<PriceBreak> Dearer(IReadOnlyList<PriceBreak> breaks, decimal f) =>
-        [.. breaks.Select(b => b with { Price = b.Price * f })];
-
-    private static IReadOnlyList<ColourPrices> Dearer(IReadOnlyList<ColourPrices> prices, decimal f) =>
-        [.. prices.Select(p => p with { Breaks = Dearer(p.Breaks, f) })];
-
-    private static FilmByLayout? Dearer(FilmByLayout? laid, decimal f) =>
-        laid is null
-            ? null
-            : laid with
-            {
-                Roll = laid.Roll is { } roll
-                    ? roll with
-                    {
-                        Steps = Dearer(roll.Steps, f),
-                        Lengths = [.. roll.Lengths.Select(l => l with { Price = l.Price * f })],
-                    }
-                    : null,
-                Sheets = [.. laid.Sheets.Select(s => s with { Breaks = Dearer(s.Breaks, f) })],
-            };
 }

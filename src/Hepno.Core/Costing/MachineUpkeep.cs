@@ -69,54 +69,6 @@ public sealed record MachineUpkeep(ThingId Id, IReadOnlyList<UpkeepTask> Tasks, 
     private const int MonthDays = 30;
     private const int WeekDays = 7;
 
-    /// <summary>What is usual for a kind of machine (assumed; the maker's manual decides).</summary>
-    /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine, calender or
-    /// cutter.</param>
-    public static IReadOnlyList<UpkeepTask> Usual(string kind) =>
-        kind switch
-        {
-            "press" =>
-            [
-                new("pads", "Look at pad and platen, wipe both cold", UpkeepEvery.Week, 5, 0),
-                new("nine", "Measure the platen", UpkeepEvery.AsNeeded, 20, 0, 4),
-                new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18, 0.5),
-            ],
-            "film-printer" =>
-            [
-                new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m),
-                new("white", "Circulate the white", UpkeepEvery.Day, 2, 0),
-                new("wiper", "Wiper and cap station", UpkeepEvery.Day, 6, 0.20m),
-                new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m),
-            ],
-            "paper-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 1, 0.02m)],
-            "garment-printer" =>
-            [
-                new("agitate", "Shake the white ink", UpkeepEvery.Day, 3, 0),
-                new("wet-cap", "Clean the capping station", UpkeepEvery.Week, 10, 0.60m),
-            ],
-            "stitch-machine" =>
-            [
-                new("hook", "Oil the hook", UpkeepEvery.Day, 2, 0.02m),
-                new("needles", "Change the needles", UpkeepEvery.Month, 15, 4.00m),
-            ],
-            "calender" =>
-            [
-                new("felt", "Look at felt and drum, wipe both cold", UpkeepEvery.Week, 10, 0),
-                new("nozzles", "Nozzle check of its printer", UpkeepEvery.Day, 2, 0.05m),
-            ],
-            "dye-printer" =>
-            [
-                new("nozzles", "Nozzle check", UpkeepEvery.Day, 2, 0.05m),
-                new("head", "Head clean", UpkeepEvery.Month, 8, 1.20m),
-            ],
-            "cutter" =>
-            [
-                new("strip", "Look at cutting strip and blade", UpkeepEvery.Week, 3, 0),
-                new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6),
-            ],
-            _ => [],
-        };
-
     /// <summary>What is due by a day, the longest due first. What was never done is due at once; a closed day passes it
     /// on to the next open one.</summary>
     /// <param name="today">The day.</param>

@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -30,7 +30,7 @@ public sealed record Calender(
     decimal NotionsPerPiece,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<Calender>
+) : IKept<Calender>, IMachine, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<Calender> Described { get; } =
@@ -108,8 +108,27 @@ public sealed record Calender(
                 ),
             Rules = x => x.Equipment.Problems(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    InkPricePerMl = x.InkPricePerMl * levels.Ink,
+                    PaperPricePerFoot = x.PaperPricePerFoot * levels.Film,
+                },
             Order = ListedBy.Text<Calender>(x => x.Name),
         };
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("felt", "Look at felt and drum, wipe both cold", UpkeepEvery.Week, 10, 0),
+            new("nozzles", "Nozzle check of its printer", UpkeepEvery.Day, 2, 0.05m),
+        ];
+
+    /// <inheritdoc/>
+    Press? IMachine.Workbench => Recipes.Workbench.Sewing;
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"cloth of {Name}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -19,7 +19,7 @@ public sealed record Cutter(
     double SpeedIn2PerMinute,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<Cutter>
+) : IKept<Cutter>, IMachine
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<Cutter> Described { get; } =
@@ -53,6 +53,13 @@ public sealed record Cutter(
             IsReadAtPress = true,
             Order = ListedBy.Text<Cutter>(x => x.Name),
         };
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("strip", "Look at cutting strip and blade", UpkeepEvery.Week, 3, 0),
+            new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6),
+        ];
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -35,7 +35,7 @@ public sealed record DyePrinter(
     decimal ProtectionPrice,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<DyePrinter>
+) : IKept<DyePrinter>, ITakesSupplies, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<DyePrinter> Described { get; } =
@@ -115,8 +115,29 @@ public sealed record DyePrinter(
                 ),
             Rules = x => x.Margins().Concat(x.Equipment.Problems()),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    InkPricePerMl = x.InkPricePerMl * levels.Ink,
+                    SheetPrice = x.SheetPrice * levels.Film,
+                    ProtectionPrice = x.ProtectionPrice * levels.Film,
+                },
             Order = ListedBy.Text<DyePrinter>(x => x.Name),
         };
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("nozzles", "Nozzle check", UpkeepEvery.Day, 2, 0.05m),
+            new("head", "Head clean", UpkeepEvery.Month, 8, 1.20m),
+        ];
+
+    /// <inheritdoc/>
+    IReadOnlyList<SupplySlot> ITakesSupplies.UsualSupplies =>
+        [new(Supply.DyeInk, [], 500, LowAt: 60), new(Supply.Paper, [], 100, LowAt: 15)];
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"dye of {Name}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -34,6 +34,20 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
             }),
         ];
 
+    /// <summary>The same with every price so many times as much.</summary>
+    public FilmByLayout Times(decimal factor) =>
+        this with
+        {
+            Roll = Roll is null
+                ? null
+                : Roll with
+                {
+                    Steps = Roll.Steps.Times(factor),
+                    Lengths = [.. Roll.Lengths.Select(l => l with { Price = l.Price * factor })],
+                },
+            Sheets = [.. Sheets.Select(s => s with { Breaks = s.Breaks.Times(factor) })],
+        };
+
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() => [.. OfGap(), .. OfRoll(), .. OfSheets()];
 

@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -55,7 +55,7 @@ public sealed record FilmPrinter(
     FilmCure Cure,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<FilmPrinter>
+) : IKept<FilmPrinter>, ITakesSupplies, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<FilmPrinter> Described { get; } =
@@ -194,6 +194,15 @@ public sealed record FilmPrinter(
                 ),
             Rules = x => x.Equipment.Problems(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    FilmPricePerIn2 = x.FilmPricePerIn2 * levels.Film,
+                    ColourPricePerMl = x.ColourPricePerMl * levels.Ink,
+                    WhitePricePerMl = x.WhitePricePerMl * levels.Ink,
+                    PowderPricePerG = x.PowderPricePerG * levels.Ink,
+                    CleaningPricePerMl = x.CleaningPricePerMl * levels.Ink,
+                },
             Order = ListedBy.Text<FilmPrinter>(x => x.Name),
         };
 
@@ -202,6 +211,27 @@ public sealed record FilmPrinter(
 
     /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
     public const double UsualCureF = 250;
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m),
+            new("white", "Circulate the white", UpkeepEvery.Day, 2, 0),
+            new("wiper", "Wiper and cap station", UpkeepEvery.Day, 6, 0.20m),
+            new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m),
+        ];
+
+    /// <inheritdoc/>
+    IReadOnlyList<SupplySlot> ITakesSupplies.UsualSupplies =>
+        [
+            new(Supply.ColourInk, [], 800, LowAt: 100),
+            new(Supply.WhiteInk, [], 500, LowAt: 100),
+            new(Supply.Film, [], 3900, LowAt: 200),
+            new(Supply.Powder, [], 1000, LowAt: 150),
+        ];
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"film of {Name}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -34,7 +34,7 @@ public sealed record GarmentPrinter(
     decimal PretreatPricePerMl,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<GarmentPrinter>
+) : IKept<GarmentPrinter>, IMachine, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<GarmentPrinter> Described { get; } =
@@ -107,8 +107,25 @@ public sealed record GarmentPrinter(
                 ),
             Rules = x => x.Equipment.Problems(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    ColourPricePerMl = x.ColourPricePerMl * levels.Ink,
+                    WhitePricePerMl = x.WhitePricePerMl * levels.Ink,
+                    PretreatPricePerMl = x.PretreatPricePerMl * levels.Ink,
+                },
             Order = ListedBy.Text<GarmentPrinter>(x => x.Name),
         };
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("agitate", "Shake the white ink", UpkeepEvery.Day, 3, 0),
+            new("wet-cap", "Clean the capping station", UpkeepEvery.Week, 10, 0.60m),
+        ];
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"print of {Name}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -126,6 +126,16 @@ public sealed record OutsidePrinter(
                     lines: 2
                 ),
             Rules = x => x.InRows(),
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    SetUpPerScreen = x.SetUpPerScreen * levels.SentOut,
+                    RepeatPerScreen = x.RepeatPerScreen * levels.SentOut,
+                    Blanks = [.. x.Blanks.Select(b => b with { Price = b.Price * levels.SentOut })],
+                    Prices = [.. x.Prices.Select(p => p.Times(levels.SentOut))],
+                    FreightThere = x.FreightThere * levels.SentOut,
+                    FreightBack = x.FreightBack * levels.SentOut,
+                },
             Order = ListedBy.Text<OutsidePrinter>(x => x.Supplier),
             FurtherPrices = x =>
                 [

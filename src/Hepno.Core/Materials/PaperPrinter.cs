@@ -1,6 +1,6 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Materials;
@@ -23,7 +23,7 @@ public sealed record PaperPrinter(
     decimal InkPricePerMl,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<PaperPrinter>
+) : IKept<PaperPrinter>, IMachine
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<PaperPrinter> Described { get; } =
@@ -70,8 +70,12 @@ public sealed record PaperPrinter(
                 ),
             Rules = x => x.Equipment.Problems(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) => x with { InkPricePerMl = x.InkPricePerMl * levels.Ink },
             Order = ListedBy.Text<PaperPrinter>(x => x.Name),
         };
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 1, 0.02m)];
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

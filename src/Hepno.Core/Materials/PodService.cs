@@ -87,6 +87,14 @@ public sealed record PodService(
                     lines: 4
                 ),
             Rules = x => x.InRows(),
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    Prices = [.. x.Prices.Select(p => p with { Price = p.Price * levels.SentOut })],
+                    FurtherPlacement = x.FurtherPlacement * levels.SentOut,
+                    PostageFirst = x.PostageFirst * levels.SentOut,
+                    PostageFurther = x.PostageFurther * levels.SentOut,
+                },
             Order = ListedBy.Text<PodService>(x => x.Supplier),
             FurtherPrices = x => [.. x.Prices.Select(p => (GarmentNouns.For(p.Kind, 1), p.Price))],
         };

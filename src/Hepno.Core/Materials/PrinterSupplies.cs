@@ -95,23 +95,6 @@ public sealed record PrinterSupplies(ThingId Id, IReadOnlyList<SupplySlot> Slots
             _ => "paper",
         };
 
-    /// <summary>What is usual for a kind of printer (assumed): places without products, whose maker decides
-    /// them.</summary>
-    /// <param name="kind">film-printer or dye-printer.</param>
-    public static IReadOnlyList<SupplySlot> Usual(string kind) =>
-        kind switch
-        {
-            "film-printer" =>
-            [
-                new(Supply.ColourInk, [], 800, LowAt: 100),
-                new(Supply.WhiteInk, [], 500, LowAt: 100),
-                new(Supply.Film, [], 3900, LowAt: 200),
-                new(Supply.Powder, [], 1000, LowAt: 150),
-            ],
-            "dye-printer" => [new(Supply.DyeInk, [], 500, LowAt: 60), new(Supply.Paper, [], 100, LowAt: 15)],
-            _ => [],
-        };
-
     /// <summary>What is in a place now: the newest loading, of two in one minute the later noted; null while there is
     /// none.</summary>
     public Loading? In(Supply supply) => Loadings.Where(l => l.Supply == supply).OrderBy(l => l.At).LastOrDefault();

@@ -80,6 +80,12 @@ public sealed record RollCloth(
                 )
                 .Money(x => x.FreightPerOrder, "Freight an order", Unit.None, (0, 1000), "0 or more.")
                 .Number(x => x.LeadDays, "Working days", Unit.None, 3, (0, 120), "0 where it lies in the shop."),
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    PricePerFoot = x.PricePerFoot * levels.Blank,
+                    FreightPerOrder = x.FreightPerOrder * levels.Blank,
+                },
             Order = ListedBy.Text<RollCloth>(x => x.Product),
         };
 

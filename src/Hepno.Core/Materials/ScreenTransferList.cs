@@ -1,4 +1,3 @@
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Things;
 
@@ -20,7 +19,11 @@ public enum ScreenFormula
 /// <summary>Prices of a sheet printed in so many colours.</summary>
 /// <param name="Colours">Spot colours, 1 or more.</param>
 /// <param name="Breaks">Price of a sheet, by how many sheets of the design are bought.</param>
-public sealed record ColourPrices(int Colours, IReadOnlyList<PriceBreak> Breaks);
+public sealed record ColourPrices(int Colours, IReadOnlyList<PriceBreak> Breaks)
+{
+    /// <summary>The same with every price so many times as much.</summary>
+    public ColourPrices Times(decimal factor) => this with { Breaks = Breaks.Times(factor) };
+}
 
 /// <summary>A sheet that holds one design.</summary>
 /// <param name="Name">The supplier's name for it.</param>
@@ -51,7 +54,7 @@ public sealed record ScreenTransferList(
     int LeastSheets,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing, IKept<ScreenTransferList>
+) : IKept<ScreenTransferList>, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<ScreenTransferList> Described { get; } =
@@ -59,6 +62,16 @@ public sealed record ScreenTransferList(
         {
             Rules = x => x.Problems(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    Sheets =
+                    [
+                        .. x.Sheets.Select(s => s with { Prices = [.. s.Prices.Select(p => p.Times(levels.Film))] }),
+                    ],
+                    SetUpPerColour = x.SetUpPerColour * levels.Film,
+                    FreightPerOrder = x.FreightPerOrder * levels.Film,
+                },
             Order = ListedBy.Text<ScreenTransferList>(x => x.Product),
             FurtherPrices = x =>
                 [
@@ -161,4 +174,7 @@ public sealed record ScreenTransferList(
             );
         }
     }
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"{Supplier} {Product}";
 }

@@ -1,5 +1,4 @@
 using Hepno.Core.Costing;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
 using Hepno.Core.Things;
@@ -34,7 +33,7 @@ public sealed record StitchMachine(
     decimal DigitisingPerDesign,
     EquipmentHour Equipment,
     string Cautions
-) : IThing, IKept<StitchMachine>
+) : IKept<StitchMachine>, IMachine, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<StitchMachine> Described { get; } =
@@ -125,6 +124,13 @@ public sealed record StitchMachine(
             Rules = x => x.Equipment.Problems(),
             IsReadAtPress = true,
             ArchivedAs = "stitchers",
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    ThreadPerThousand = x.ThreadPerThousand * levels.Ink,
+                    BackingPerPiece = x.BackingPerPiece * levels.Ink,
+                    AppliqueFilmPerIn2 = x.AppliqueFilmPerIn2 * levels.Film,
+                },
             Order = ListedBy.Text<StitchMachine>(x => x.Name),
         };
 
@@ -178,6 +184,22 @@ public sealed record StitchMachine(
 
     /// <summary>It as a place of work that orders are planned at.</summary>
     public Press Bench() => Press.Bench(BenchId(), Name, Equipment, Cautions);
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("hook", "Oil the hook", UpkeepEvery.Day, 2, 0.02m),
+            new("needles", "Change the needles", UpkeepEvery.Month, 15, 4.00m),
+        ];
+
+    /// <inheritdoc/>
+    Press? IMachine.Workbench => Bench();
+
+    /// <inheritdoc/>
+    string IMachine.WorkbenchMakes => "Stitches";
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"applique of {Name}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

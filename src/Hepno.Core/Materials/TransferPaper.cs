@@ -1,5 +1,4 @@
 using Hepno.Core.Gang;
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Things;
 
@@ -41,7 +40,7 @@ public sealed record TransferPaper(
     decimal SheetPrice,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing, IKept<TransferPaper>
+) : IKept<TransferPaper>, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<TransferPaper> Described { get; } =
@@ -87,6 +86,12 @@ public sealed record TransferPaper(
                 .Number(x => x.LeadDays, "Working days", Unit.None, 2, (0, 120), "0 where it lies in the shop."),
             Rules = x => x.Edges(),
             IsReadAtPress = true,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    SheetPrice = x.SheetPrice * levels.Film,
+                    FreightPerOrder = x.FreightPerOrder * levels.Film,
+                },
             Order = ListedBy.Text<TransferPaper>(x => x.Product),
         };
 
@@ -97,6 +102,9 @@ public sealed record TransferPaper(
         var edge = Math.Max(MarginIn, byCutter ? MarksIn : 0);
         return new(SheetWidthIn, SheetHeightIn, LeftIn: edge, edge, edge, edge, BleedIn);
     }
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"{Supplier} {Product}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

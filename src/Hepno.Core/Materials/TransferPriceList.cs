@@ -1,4 +1,3 @@
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Things;
 
@@ -39,7 +38,7 @@ public sealed record TransferPriceList(
     IReadOnlyList<TransferSize> Sizes,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing, IKept<TransferPriceList>
+) : IKept<TransferPriceList>, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<TransferPriceList> Described { get; } =
@@ -48,6 +47,13 @@ public sealed record TransferPriceList(
             Rules = x => x.Problems(),
             IsReadAtPress = true,
             OddValues = Materials.OddValues.In,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    Sizes = [.. x.Sizes.Select(s => s with { Breaks = s.Breaks.Times(levels.Film) })],
+                    FreightPerOrder = x.FreightPerOrder * levels.Film,
+                    ByLayout = x.ByLayout?.Times(levels.Film),
+                },
             Order = ListedBy.Text<TransferPriceList>(x => x.Product),
             FurtherPrices = x =>
                 [
@@ -147,4 +153,7 @@ public sealed record TransferPriceList(
             );
         }
     }
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"{Supplier} {Product}";
 }

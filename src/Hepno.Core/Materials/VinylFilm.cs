@@ -1,4 +1,3 @@
-using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Things;
 
@@ -75,7 +74,7 @@ public sealed record VinylFilm(
     double WeedingMarginIn,
     decimal FreightPerOrder,
     int LeadDays
-) : IThing, IKept<VinylFilm>
+) : IKept<VinylFilm>, IRecipeProduct
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<VinylFilm> Described { get; } =
@@ -127,6 +126,12 @@ public sealed record VinylFilm(
                 .Number(x => x.LeadDays, "Working days", Unit.None, 3, (0, 120), "0 where it lies in the shop."),
             IsReadAtPress = true,
             OddValues = Materials.OddValues.In,
+            AtPrices = (x, levels) =>
+                x with
+                {
+                    PricePerFoot = x.PricePerFoot * levels.Film,
+                    FreightPerOrder = x.FreightPerOrder * levels.Film,
+                },
             Order = ListedBy.Text<VinylFilm>(x => x.Product),
         };
 
@@ -138,6 +143,9 @@ public sealed record VinylFilm(
 
     /// <summary>How it looks: a plain ask never gets a special one because it is cheap.</summary>
     public VinylFinish Finish { get; init; } = VinylFinish.Plain;
+
+    /// <inheritdoc/>
+    string IRecipeProduct.ProductName => $"{Supplier} {Product}";
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -27,4 +27,8 @@ public static class PriceBreaks
             .OrderBy(c => c.Count * c.Break.Price)
             .ThenBy(c => c.Count)
             .First();
+
+    /// <summary>The same with every price so many times as much.</summary>
+    public static IReadOnlyList<PriceBreak> Times(this IReadOnlyList<PriceBreak> breaks, decimal factor) =>
+        [.. breaks.Select(b => b with { Price = b.Price * factor })];
 }

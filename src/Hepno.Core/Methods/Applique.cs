@@ -87,13 +87,13 @@ public sealed class Applique : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
-        var able = book.Stitchers.Where(m => m.AppliqueFilmPerIn2 is not null).ToList();
+        var able = book.Of<StitchMachine>().Where(m => m.AppliqueFilmPerIn2 is not null).ToList();
         return able.Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-applique",
                     VerdictKind.No,
-                    book.Stitchers.Count == 0
+                    book.Of<StitchMachine>().Count == 0
                         ? "no embroidery machine on the Floor"
                         : "no applique film with an embroidery machine on the Floor",
                     WouldWork: "an embroidery machine with what an in² of its applique film costs, on the Floor"

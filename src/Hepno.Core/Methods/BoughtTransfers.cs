@@ -18,7 +18,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
     /// <summary>Whether and how an ask is done with them.</summary>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
-        var lists = book.Films.Where(l => l.Kind == Kind).ToList();
+        var lists = book.Of<TransferPriceList>().Where(l => l.Kind == Kind).ToList();
         if (lists.Count == 0)
         {
             return MethodAnswer.No(
@@ -50,7 +50,7 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
     {
         if (
             ask.Laid is not { } laid
-            || book.Films.FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list
+            || book.Of<TransferPriceList>().FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list
             || list.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on
         )
         {

@@ -94,7 +94,7 @@ public sealed record DecorationPlan(
             );
 
     /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
-    public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
+    public bool IsOnTheirBlank() => BringsBlank && BenchId == Workbench.Table.Id;
 
     /// <summary>True where its preparation comes before what is brought for it: blanks sent out, an order
     /// placed.</summary>

@@ -34,7 +34,7 @@ public sealed class DtfMade : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
-        return book.FilmPrinters.Count == 0
+        return book.Of<FilmPrinter>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-film-printer",
@@ -44,7 +44,7 @@ public sealed class DtfMade : IDecorationMethod
                 )
             )
             : MethodAnswer.BestOf(
-                [.. book.FilmPrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Name })],
+                [.. book.Of<FilmPrinter>().Select(printer => Answer(ask, book, printer) with { Of = printer.Name })],
                 ask
             );
     }

@@ -35,7 +35,7 @@ public sealed class Dtg : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
-        book.GarmentPrinters.Count == 0
+        book.Of<GarmentPrinter>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-garment-printer",
@@ -45,7 +45,7 @@ public sealed class Dtg : IDecorationMethod
                 )
             )
             : MethodAnswer.BestOf(
-                [.. book.GarmentPrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Name })],
+                [.. book.Of<GarmentPrinter>().Select(printer => Answer(ask, book, printer) with { Of = printer.Name })],
                 ask
             );
 

@@ -58,7 +58,7 @@ public sealed class Embroidery : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
-        book.Stitchers.Count == 0
+        book.Of<StitchMachine>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-stitcher",
@@ -68,7 +68,7 @@ public sealed class Embroidery : IDecorationMethod
                 )
             )
             : MethodAnswer.BestOf(
-                [.. book.Stitchers.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })],
+                [.. book.Of<StitchMachine>().Select(machine => Answer(ask, book, machine) with { Of = machine.Name })],
                 ask
             );
 
@@ -188,7 +188,7 @@ public sealed class Embroidery : IDecorationMethod
             && ask.Made.Any(m =>
                 m.DesignId == p.DesignId
                 && m.SameFile(p.WidthIn, p.HeightIn)
-                && book.Stitchers.Any(s => s.Id == m.MakerId)
+                && book.Of<StitchMachine>().Any(s => s.Id == m.MakerId)
             )
         );
 

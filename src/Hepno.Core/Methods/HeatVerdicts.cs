@@ -130,7 +130,7 @@ internal static class HeatVerdicts
     private static IEnumerable<Reason> OnCloth(AskInHand ask, Recipe recipe, ShopBook book, string product, bool bleeds)
     {
         var (style, f) = (ask.Style, book.Numbers.Format);
-        var test = SpotTest.Find(recipe, style, ask.Colourway, book.Tests);
+        var test = SpotTest.Find(recipe, style, ask.Colourway, book.Of<SpotTest>());
         // what was tested here is known better than any rule
         if (bleeds && test is null && Bleeding(style, ask.Colourway, recipe, product, f) is { } bleeding)
         {

@@ -42,7 +42,7 @@ public sealed class Htv : IDecorationMethod
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
-        if (book.Cutters is not { Count: > 0 } cutters)
+        if (book.Of<Cutter>() is not { Count: > 0 } cutters)
         {
             return MethodAnswer.No(
                 new Reason(
@@ -53,7 +53,7 @@ public sealed class Htv : IDecorationMethod
                 )
             );
         }
-        return book.Vinyls.Count == 0
+        return book.Of<VinylFilm>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-prices",
@@ -64,9 +64,10 @@ public sealed class Htv : IDecorationMethod
             )
             : MethodAnswer.BestOf(
                 [
-                    .. book.Vinyls.SelectMany(v =>
-                        cutters.Select(c => Answer(ask, book, v, c) with { Of = $"{v.Product}, {v.Supplier}" })
-                    ),
+                    .. book.Of<VinylFilm>()
+                        .SelectMany(v =>
+                            cutters.Select(c => Answer(ask, book, v, c) with { Of = $"{v.Product}, {v.Supplier}" })
+                        ),
                 ],
                 ask
             );

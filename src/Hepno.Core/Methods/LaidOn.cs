@@ -37,8 +37,8 @@ public sealed record LaidOn(
         {
             PaperLight or PaperOpaque when PaperPrints.For(method.Id) is var paper => new(
                 [
-                    .. book
-                        .Papers.Where(p => p.Kind == paper.Kind)
+                    .. book.Of<TransferPaper>()
+                        .Where(p => p.Kind == paper.Kind)
                         .Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null)),
                 ],
                 SpareChance.In(book, paper.Failure(ask, book)),
@@ -46,17 +46,17 @@ public sealed record LaidOn(
                 true
             ),
             DtfMade => new(
-                [.. book.FilmPrinters.Select(DtfMade.ListOf)],
+                [.. book.Of<FilmPrinter>().Select(DtfMade.ListOf)],
                 SpareChance.In(book, DtfMade.Failure(ask, book)),
                 ask
             ),
             DigitalTransfer => new(
-                [.. book.Films.Where(l => l.Kind == TransferKind.Digital)],
+                [.. book.Of<TransferPriceList>().Where(l => l.Kind == TransferKind.Digital)],
                 SpareChance.In(book, DigitalTransfer.Failure(ask, book)),
                 ask
             ),
             _ => new(
-                [.. book.Films.Where(l => l.Kind == TransferKind.Film)],
+                [.. book.Of<TransferPriceList>().Where(l => l.Kind == TransferKind.Film)],
                 SpareChance.In(book, DtfBought.Failure(ask, book)),
                 ask
             ),

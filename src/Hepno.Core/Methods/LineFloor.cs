@@ -40,7 +40,7 @@ public static class LineFloor
 
     /// <summary>A place of work without heat.</summary>
     public static Press Bench(PressId id, ShopBook book) =>
-        book.Benches().FirstOrDefault(b => b.Id == id) ?? ShopBook.Table;
+        book.Benches().FirstOrDefault(b => b.Id == id) ?? Workbench.Table;
 
     /// <summary>Steps of a piece before its first decoration; none where it is not pressed.</summary>
     public static IReadOnlyList<WorkStep> Before(
@@ -108,7 +108,7 @@ public static class LineFloor
         {
             RackPlaces = habits.RackPlaces,
             Policy = press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy,
-            FirstPiece = habits.FirstPiece && press.Id != ShopBook.Table.Id,
+            FirstPiece = habits.FirstPiece && press.Id != Workbench.Table.Id,
         };
     }
 

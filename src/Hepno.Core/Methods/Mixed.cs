@@ -1,3 +1,4 @@
+using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
@@ -160,7 +161,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
     public static int Stage(DecorationPlan d)
     {
-        if (d.BenchId == ShopBook.Table.Id)
+        if (d.BenchId == Workbench.Table.Id)
         {
             return 0;
         }

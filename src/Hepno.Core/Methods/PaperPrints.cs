@@ -27,8 +27,8 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
     /// <param name="cloth">What the method itself says of the cloth.</param>
     public MethodAnswer Answer(AskInHand ask, ShopBook book, IReadOnlyList<Reason> cloth)
     {
-        var papers = book.Papers.Where(p => p.Kind == Kind).ToList();
-        if (papers.Count == 0 || book.PaperPrinters.Count == 0)
+        var papers = book.Of<TransferPaper>().Where(p => p.Kind == Kind).ToList();
+        if (papers.Count == 0 || book.Of<PaperPrinter>().Count == 0)
         {
             return MethodAnswer.No([
                 .. cloth,
@@ -50,12 +50,13 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         return MethodAnswer.BestOf(
             [
                 .. papers.SelectMany(paper =>
-                    book.PaperPrinters.Select(printer =>
-                        Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book)) with
-                        {
-                            Of = $"{paper.Product}, {paper.Supplier}",
-                        }
-                    )
+                    book.Of<PaperPrinter>()
+                        .Select(printer =>
+                            Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book)) with
+                            {
+                                Of = $"{paper.Product}, {paper.Supplier}",
+                            }
+                        )
                 ),
             ],
             ask
@@ -75,7 +76,7 @@ internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Pri
         {
             return null;
         }
-        return book.Cutters is { Count: > 0 } cutters ? cutters[0] : null;
+        return book.Of<Cutter>() is { Count: > 0 } cutters ? cutters[0] : null;
     }
 
     /// <summary>A paper's sheets as prints are laid on them.</summary>

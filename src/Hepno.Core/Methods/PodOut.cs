@@ -30,7 +30,7 @@ public sealed class PodOut : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
-        book.PodServices.Count == 0
+        book.Of<PodService>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-service",
@@ -40,7 +40,7 @@ public sealed class PodOut : IDecorationMethod
                 )
             )
             : MethodAnswer.BestOf(
-                [.. book.PodServices.Select(service => Answer(ask, book, service) with { Of = service.Supplier })],
+                [.. book.Of<PodService>().Select(service => Answer(ask, book, service) with { Of = service.Supplier })],
                 ask
             );
 
@@ -175,7 +175,7 @@ public sealed class PodOut : IDecorationMethod
             index == 0 ? [new("place-order", "Place the order", placing, true, Press: false)] : [],
             [purchase],
             Prepare: index == 0 ? "Place the order" : "",
-            BenchId: ShopBook.Table.Id,
+            BenchId: Workbench.Table.Id,
             SetUp: null
         )
         {

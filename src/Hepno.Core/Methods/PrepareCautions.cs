@@ -1,3 +1,4 @@
+using Hepno.Core.Materials;
 using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
@@ -23,17 +24,14 @@ public static class PrepareCautions
         var product = d.Recipe.ProductId;
         bool Cut() =>
             d.Preparation.Any(s => s.Code == "weed")
-            || book.Papers.Any(p => p.Id == product && p.Kind == Materials.PaperKind.Opaque);
+            || book.Of<TransferPaper>().Any(p => p.Id == product && p.Kind == Materials.PaperKind.Opaque);
         return
         [
-            .. book.FilmPrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
-            .. book.DyePrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
-            .. book.GarmentPrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
-            .. book.Calenders.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
-            .. book.Papers.Any(p => p.Id == product)
-                ? book.PaperPrinters.Take(1).Select(p => (p.Name, p.Cautions))
+            .. book.Machines().Where(m => m.Id == product).Select(m => (m.Name, m.Cautions)),
+            .. book.Of<TransferPaper>().Any(p => p.Id == product)
+                ? book.Of<PaperPrinter>().Take(1).Select(p => (p.Name, p.Cautions))
                 : [],
-            .. Cut() ? book.Cutters.Take(1).Select(c => (c.Name, c.Cautions)) : [],
+            .. Cut() ? book.Of<Cutter>().Take(1).Select(c => (c.Name, c.Cautions)) : [],
         ];
     }
 }

@@ -57,7 +57,7 @@ public sealed class ScreenOut : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
-        book.OutsidePrinters.Count == 0
+        book.Of<OutsidePrinter>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-printer",
@@ -67,7 +67,10 @@ public sealed class ScreenOut : IDecorationMethod
                 )
             )
             : MethodAnswer.BestOf(
-                [.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Supplier })],
+                [
+                    .. book.Of<OutsidePrinter>()
+                        .Select(printer => Answer(ask, book, printer) with { Of = printer.Supplier }),
+                ],
                 ask
             );
 
@@ -260,7 +263,7 @@ public sealed class ScreenOut : IDecorationMethod
             [PrintedOut(ask, p, printer, printed, screens: screens, Figure.Sum("buy", place, bought), breaks, book)],
             setUp,
             sends ? "Count the blanks out and send them" : "",
-            ShopBook.Table.Id
+            Workbench.Table.Id
         )
         {
             BringsBlank = printer.HasOwnBlanks(),

@@ -33,7 +33,7 @@ public sealed class ScreenTransfer : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
-        return book.Screens.Count == 0
+        return book.Of<ScreenTransferList>().Count == 0
             ? MethodAnswer.No(
                 new Reason(
                     "no-prices",
@@ -44,12 +44,8 @@ public sealed class ScreenTransfer : IDecorationMethod
             )
             : MethodAnswer.BestOf(
                 [
-                    .. book.Screens.Select(list =>
-                        Answer(ask, book, list) with
-                        {
-                            Of = $"{list.Product}, {list.Supplier}",
-                        }
-                    ),
+                    .. book.Of<ScreenTransferList>()
+                        .Select(list => Answer(ask, book, list) with { Of = $"{list.Product}, {list.Supplier}" }),
                 ],
                 ask
             );

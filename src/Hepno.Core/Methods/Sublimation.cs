@@ -48,7 +48,7 @@ public sealed class Sublimation : IDecorationMethod
     )
     {
         var cloth = Cloth(ask);
-        return book.DyePrinters.Count == 0
+        return book.Of<DyePrinter>().Count == 0
             ? MethodAnswer.No([
                 .. cloth,
                 new Reason(
@@ -59,7 +59,7 @@ public sealed class Sublimation : IDecorationMethod
                 ),
             ])
             : MethodAnswer.BestOf(
-                [.. book.DyePrinters.Select(printer => answer(printer, cloth) with { Of = printer.Name })],
+                [.. book.Of<DyePrinter>().Select(printer => answer(printer, cloth) with { Of = printer.Name })],
                 ask
             );
     }

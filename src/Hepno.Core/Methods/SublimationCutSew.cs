@@ -45,7 +45,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             MethodAnswer.BestOf(
                 [
                     .. cloths.SelectMany(
-                        _ => book.Calenders,
+                        _ => book.Of<Calender>(),
                         (cloth, calender) =>
                             Answer(ask, book, calender, cloth) with
                             {
@@ -56,8 +56,8 @@ public sealed class SublimationCutSew : IDecorationMethod
                 ask
             );
         // cloth that prints faded only where nothing else can be had
-        var vivid = book.Cloths.Where(c => c.PolyesterPercent >= Sublimation.VividPercent).ToList();
-        return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);
+        var vivid = book.Of<RollCloth>().Where(c => c.PolyesterPercent >= Sublimation.VividPercent).ToList();
+        return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Of<RollCloth>());
     }
 
     /// <summary>How many of each size are sewn, with spares that suffice as often as the shop wants: a spare M does not
@@ -107,7 +107,7 @@ public sealed class SublimationCutSew : IDecorationMethod
 
     private static IEnumerable<Reason> Missing(ShopBook book)
     {
-        if (book.Calenders.Count == 0)
+        if (book.Of<Calender>().Count == 0)
         {
             yield return new(
                 "no-calender",
@@ -116,7 +116,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                 WouldWork: "a calender and its roll printer, added on the Floor"
             );
         }
-        if (book.Cloths.Count == 0)
+        if (book.Of<RollCloth>().Count == 0)
         {
             yield return new(
                 "no-cloth",
@@ -242,7 +242,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             ],
             [Cloth(ask, cloth, markers, fabric, freight, sewn)],
             Prepare: $"Print mirrored, calender and cut {cut} of cloth",
-            BenchId: ShopBook.SewingTable.Id,
+            BenchId: Workbench.Sewing.Id,
             SetUp: null
         )
         {

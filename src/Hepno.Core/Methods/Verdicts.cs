@@ -170,7 +170,7 @@ internal static class Verdicts
     /// <summary>What lies in a printer against what it takes (docs/trade 2): ink, film, powder and paper must
     /// match.</summary>
     public static IEnumerable<Reason> Loaded(ThingId printerId, string printer, ShopBook book) =>
-        (book.Supplies.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? []).Select(x => new Reason(
+        (book.Of<PrinterSupplies>().FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? []).Select(x => new Reason(
             "mismatch",
             VerdictKind.No,
             $"{printer} has {x.Loaded.Product} in it as {PrinterSupplies.NameOf(x.Slot.Supply)}, which it does not take",

@@ -65,7 +65,8 @@ public static class BuyingChoices
                 .Select(x => Choice(x.Code, $"{Said(x.More, ask)}: {x.What}", With(ask, x.More), ask, x.More, floor))
         );
         choices.AddRange(
-            book.Styles.Where(s =>
+            book.Of<Style>()
+                .Where(s =>
                     !s.Retired
                     && s.Id != ask.Style.Id
                     && s.Supplier != ask.Style.Supplier

@@ -38,7 +38,7 @@ public static class GatherList
     /// none.</summary>
     public static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
         d.Recipe.Source != RecipeSource.Assumed
-        || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Tests)?.Verdict() == TestVerdict.Passed;
+        || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Of<SpotTest>())?.Verdict() == TestVerdict.Passed;
 
     /// <summary>One line, and what its items are made from.</summary>
     private sealed class OfLine(

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Things;
 using NodaTime;
@@ -32,7 +33,7 @@ public sealed record Press(
     double? OffsetF,
     EquipmentHour Equipment,
     string Cautions
-) : IKept<Press>
+) : IKept<Press>, IMachine
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<Press> Described { get; } =
@@ -49,6 +50,17 @@ public sealed record Press(
                 ).Settled(),
             Order = ListedBy.Text<Press>(x => x.Name),
         };
+
+    /// <summary>Its id among all machines.</summary>
+    ThingId IThing.Id => new(Id.Text);
+
+    /// <inheritdoc/>
+    IReadOnlyList<UpkeepTask> IMachine.UsualUpkeep =>
+        [
+            new("pads", "Look at pad and platen, wipe both cold", UpkeepEvery.Week, 5, 0),
+            new("nine", "Measure the platen", UpkeepEvery.AsNeeded, 20, 0, 4),
+            new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18, 0.5),
+        ];
 
     /// <summary>Lower platens it takes besides its own.</summary>
     public IReadOnlyList<LowerPlaten> Lowers { get; init; } = [];

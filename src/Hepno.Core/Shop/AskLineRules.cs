@@ -22,7 +22,7 @@ internal static class AskLineRules
         LocalDateTime wall
     )
     {
-        var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
+        var style = book.Of<Style>().FirstOrDefault(s => s.Id == line.StyleId);
         return
         [
             .. Identity(line, where),

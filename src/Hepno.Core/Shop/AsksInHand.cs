@@ -70,7 +70,7 @@ public static class AsksInHand
 
     private static LineLookedUp Alone(Ask ask, AskLine line, int index, ShopBook book, OrderFacts? facts)
     {
-        var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
+        var style = book.Of<Style>().FirstOrDefault(s => s.Id == line.StyleId);
         var colour = style?.Colourways.FirstOrDefault(c => c.Id == line.ColourwayId);
         var problems = style is null
             ? []

@@ -107,6 +107,9 @@ public sealed class ThingKind<T>(string name, string noun, Func<T, string> idOf,
     /// <inheritdoc/>
     public override bool HasPrices => FurtherPrices is not null || Fields.Any(f => f.PriceOf is not null);
 
+    /// <summary>The same with what it costs at other levels, for what is tried and not kept.</summary>
+    public Func<T, PriceLevels, T> AtPrices { get; init; } = (x, _) => x;
+
     /// <summary>Hashes of the kept files it names.</summary>
     public Func<T, IEnumerable<string>> Files { get; init; } = _ => [];
 

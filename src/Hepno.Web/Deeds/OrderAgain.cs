@@ -36,7 +36,7 @@ internal static class OrderAgain
             Lines =
             [
                 .. old.Order.Ask.Lines.Select(l =>
-                    Today(l, book.Styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired))
+                    Today(l, book.Of<Style>().FirstOrDefault(s => s.Id == l.StyleId && !s.Retired))
                 ),
             ],
         };

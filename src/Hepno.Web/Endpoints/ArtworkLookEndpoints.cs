@@ -57,13 +57,13 @@ internal static class ArtworkLookEndpoints
             var wide = widthIn ?? design.WidthIn;
             ArtworkEndpoints.RefuseWidth(wide);
             var book = shop.Book(c);
-            var cloth = book
-                .Styles.FirstOrDefault(s => s.Id == styleId)
+            var cloth = book.Of<Style>()
+                .FirstOrDefault(s => s.Id == styleId)
                 ?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
             var r = design.Report;
             var f = book.Numbers.Format;
             var doubts = design.Rights.Doubts(shop.Clock.Today(book.Numbers.Identity.TimeZone), f);
-            var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
+            var printer = book.Of<FilmPrinter>().Count > 0 ? book.Of<FilmPrinter>()[0] : null;
             var painted = wide * r.HeightIn(wide) * r.Coverage();
             var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;
             var ink =

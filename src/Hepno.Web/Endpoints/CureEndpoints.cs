@@ -297,7 +297,10 @@ internal static class CureEndpoints
                 + $"min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
             [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, shop, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
             holds,
-            b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f),
+            b.Doubt(
+                book.Of<FilmPrinter>().FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF,
+                f
+            ),
             kept.Version,
             b
         );

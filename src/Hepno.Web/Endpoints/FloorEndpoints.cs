@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -106,7 +107,7 @@ internal static class FloorEndpoints
                 Now: $"{Shown.Moment(wall, f)}",
                 wall.Date,
                 stations,
-                $"{book.Styles.Count(s => !s.Retired)} styles",
+                $"{book.Of<Style>().Count(s => !s.Retired)} styles",
                 Floor: aside > 0 ? $"{aside} set aside" : Presses(book.Presses.Count),
                 $"week {week}",
                 f,

@@ -160,8 +160,8 @@ internal static class PressCheckEndpoints
                 Due: due is { } day ? Shown.DayAndYear(day, f) : "",
                 due < today,
                 [
-                    .. book
-                        .Recipes.Select(r => r.TemperatureF)
+                    .. book.Of<Recipe>()
+                        .Select(r => r.TemperatureF)
                         .Distinct()
                         .Order()
                         .Select(t => new SetFor(

@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using Hepno.Formats;
@@ -68,7 +69,7 @@ internal static class SpotTestEndpoints
             var book = shop.Book(c);
             return new TestsView(
                 [.. tests.Select(t => new SpotTestSaid(t.Id, t.Verdict(), Said(t)))],
-                [.. book.Recipes.Select(r => Relied(r, book, tests))],
+                [.. book.Of<Recipe>().Select(r => Relied(r, book, tests))],
                 [
                     .. Aggregates
                         .Of<TestGarment>()
@@ -156,8 +157,8 @@ internal static class SpotTestEndpoints
     private static RecipeRelied Relied(Recipe recipe, ShopBook book, List<SpotTest> tests)
     {
         // on every blank it may be pressed on; the best of them says what the recipe can do
-        var on = book
-            .Styles.Where(s => !s.Retired && RecipeChoice.FabricOf(s) == recipe.Fabric)
+        var on = book.Of<Style>()
+            .Where(s => !s.Retired && RecipeChoice.FabricOf(s) == recipe.Fabric)
             .SelectMany(s =>
                 s.Colourways.Select(colour =>
                     (

@@ -101,12 +101,12 @@ internal static class SupplyEndpoints
         {
             var book = shop.Book(c);
             var kept = Aggregates.Of<PrinterSupplies>().All(c).ToDictionary(s => s.Value.Id);
-            return book.Machines()
-                .Where(m => PrinterSupplies.Usual(m.Kind).Count > 0)
+            return book
+                .Things.All<ITakesSupplies>()
                 .Select(m =>
                     kept.GetValueOrDefault(m.Id) is { } s
                         ? Of(c, shop, book, s, device)
-                        : new SuppliesView(m.Id, 0, [], PrinterSupplies.Usual(m.Kind), "", true, [])
+                        : new SuppliesView(m.Id, 0, [], m.UsualSupplies, "", true, [])
                 )
                 .ToList();
         });
@@ -265,7 +265,7 @@ internal static class SupplyEndpoints
             );
         }
         var (words, enough) = ("", true);
-        if (book.FilmPrinters.FirstOrDefault(p => p.Id == s.Id) is { } printer)
+        if (book.Of<FilmPrinter>().FirstOrDefault(p => p.Id == s.Id) is { } printer)
         {
             var waiting = FilmPrints.Of(c, shop, book, s.Id).Where(p => p.Waiting > 0 && !p.Made).ToList();
             var (total, (prints, lacking)) = (

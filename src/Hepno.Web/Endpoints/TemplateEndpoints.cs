@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Orders;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -39,7 +40,7 @@ internal static class TemplateEndpoints
     internal static List<TemplateView> All(OpenShop shop) =>
         shop.Db.Read(c =>
         {
-            var styles = shop.Book(c).Styles;
+            var styles = shop.Book(c).Of<Style>();
             return Aggregates
                 .Templates.All(c)
                 .Where(t => !t.Value.Retired)
@@ -129,7 +130,7 @@ internal static class TemplateEndpoints
                     remedy: "Begin a new ask, then take the template."
                 );
             }
-            var styles = shop.Book(c).Styles;
+            var styles = shop.Book(c).Of<Style>();
             var ask = order.Value.Ask with
             {
                 Lines =

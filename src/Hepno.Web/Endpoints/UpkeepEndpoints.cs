@@ -62,7 +62,7 @@ internal static class UpkeepEndpoints
                 {
                     var u = kept.GetValueOrDefault(m.Id);
                     return u is null
-                        ? new UpkeepView(m.Id, 0, [], MachineUpkeep.Usual(m.Kind), null, [])
+                        ? new UpkeepView(m.Id, 0, [], m.UsualUpkeep, null, [])
                         : new UpkeepView(
                             m.Id,
                             u.Version,

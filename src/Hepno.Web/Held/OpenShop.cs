@@ -2,14 +2,11 @@ using System.Collections.Concurrent;
 using System.Collections.ObjectModel;
 using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Learning;
-using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Quoting;
-using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Sending;
 using Hepno.Core.Shop;
@@ -42,12 +39,11 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
     private readonly ConcurrentDictionary<Type, ((long Seq, LocalDate Day) Key, object Value)> ofToday = new();
 
     private static IReadOnlyList<string> BookKinds { get; } =
-    [
-        Aggregates.Numbers.Kind,
-        Aggregates.Places.Kind,
-        // who buys is in no price
-        .. ThingKinds.All.Where(kind => kind.Name != Aggregates.Customers.Kind).Select(kind => kind.Name),
-    ];
+    [Aggregates.Numbers.Kind, Aggregates.Places.Kind, .. BookThings.Select(kind => kind.Name)];
+
+    // who buys is in no price
+    private static IReadOnlyList<ThingKind> BookThings =>
+        [.. ThingKinds.All.Where(kind => kind.Name != Aggregates.Customers.Kind)];
 
     public Db Db { get; } = db;
 
@@ -71,35 +67,13 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
         }
         var numbers = Numbers(connection);
         var today = Clock.Today(numbers.Identity.TimeZone);
-        var machines = Values(Aggregates.Of<Press>().All(connection)).ToLookup(p => p.OnlyCures());
-        var book = new ShopBook(
-            numbers,
-            Values(Aggregates.Styles.All(connection)),
-            Values(Aggregates.Of<TransferPriceList>().All(connection)),
-            Values(Aggregates.Of<VinylFilm>().All(connection)),
-            [.. machines[false]],
-            Values(Aggregates.Of<Recipe>().All(connection)),
-            Values(Aggregates.Of<ScreenTransferList>().All(connection)),
-            Values(Aggregates.Of<FilmPrinter>().All(connection)),
-            Values(Aggregates.Of<DyePrinter>().All(connection))
-        )
+        var things = BookThings.Aggregate(ThingsKept.None, (kept, kind) => kind.Accept(new AddTo(kept, connection)));
+        var book = new ShopBook(numbers)
         {
-            Carrier = CarrierRates.Of(Values(Aggregates.Of<ParcelService>().All(connection))),
-            Cutters = Values(Aggregates.Of<Cutter>().All(connection)),
+            Things = things,
+            Carrier = CarrierRates.Of(things.Of<ParcelService>()),
             BuyBy = today.PlusDays(numbers.Terms.ValidityDays),
             Memo = memo,
-            Tests = Values(Aggregates.Of<SpotTest>().All(connection)),
-            Upkeep = Values(Aggregates.Of<MachineUpkeep>().All(connection)),
-            Supplies = Values(Aggregates.Of<PrinterSupplies>().All(connection)),
-            Ovens = [.. machines[true]],
-            PaperPrinters = Values(Aggregates.Of<PaperPrinter>().All(connection)),
-            GarmentPrinters = Values(Aggregates.Of<GarmentPrinter>().All(connection)),
-            Stitchers = Values(Aggregates.Of<StitchMachine>().All(connection)),
-            Papers = Values(Aggregates.Of<TransferPaper>().All(connection)),
-            OutsidePrinters = Values(Aggregates.Of<OutsidePrinter>().All(connection)),
-            PodServices = Values(Aggregates.Of<PodService>().All(connection)),
-            Calenders = Values(Aggregates.Of<Calender>().All(connection)),
-            Cloths = Values(Aggregates.Of<RollCloth>().All(connection)),
             Places = new(Values(Aggregates.Places.All(connection))),
             Layouts = layouts,
             Earned = LearnedStore.Earned(connection, ShopLearning.Rule),
@@ -326,6 +300,12 @@ internal sealed partial class OpenShop(Db db, ShopClock clock)
 
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
+
+    private sealed record AddTo(ThingsKept Kept, SqliteConnection Connection) : IForEachKind<ThingsKept>
+    {
+        public ThingsKept Of<T>(ThingKind<T> kind)
+            where T : class => Kept.With(kind, Values(Aggregates.Of(kind).All(Connection)));
+    }
 
     private sealed record KeptBook((long Book, long Learned) Seq, LocalDate Day, ShopBook Book);
 

@@ -90,7 +90,7 @@ internal static class RunViews
 
     // a test, or that there is none, is said before what the recipe warns of
     private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) =>
-        SpotTest.Find(recipe, style, colour, book.Tests) switch
+        SpotTest.Find(recipe, style, colour, book.Of<SpotTest>()) switch
         {
             { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
             null
@@ -192,11 +192,11 @@ internal static class RunViews
         {
             return "";
         }
-        if (d.BenchId == ShopBook.Table.Id)
+        if (d.BenchId == Workbench.Table.Id)
         {
             return "Count";
         }
-        return d.BenchId == ShopBook.SewingTable.Id ? "Sew" : "Stitch";
+        return d.BenchId == Workbench.Sewing.Id ? "Sew" : "Stitch";
     }
 
     private static string Under(DecorationPlan d, Core.Blanks.Style style, Accessory? pillow)
