@@ -20,7 +20,7 @@ public partial class ArrowTests
         Assert.Equal(folders.Order(StringComparer.Ordinal), order.Order(StringComparer.Ordinal));
         var back =
             from folder in order
-            from file in Directory.GetFiles(Path.Combine(root, folder), "*.cs")
+            from file in Directory.GetFiles(Path.Combine(root, folder), "*.cs", SearchOption.AllDirectories)
             from Match known in Using(project).Matches(File.ReadAllText(file))
             where order.IndexOf(known.Groups[1].Value) > order.IndexOf(folder)
             select $"{folder}/{Path.GetFileName(file)} knows {known.Groups[1].Value}";

@@ -211,7 +211,9 @@ public class BuyingTests
     public void A_rolls_price_for_a_foot_is_asked_about(double foot, bool asked) =>
         Assert.Equal(
             asked,
-            Materials.OddValues.In(MethodTests.Book.Of<VinylFilm>()[0] with { PricePerFoot = (decimal)foot }).Any()
+            VinylFilm
+                .Described.OddValues(MethodTests.Book.Of<VinylFilm>()[0] with { PricePerFoot = (decimal)foot })
+                .Any()
         );
 
     [Theory]

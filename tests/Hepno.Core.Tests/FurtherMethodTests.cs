@@ -706,7 +706,7 @@ public class FurtherMethodTests
 
     [Fact]
     public void Every_method_has_a_character() =>
-        Assert.All(DecorationMethods.All, m => Assert.NotEmpty(PrintCharacter.Of(m.Id).Feel));
+        Assert.All(DecorationMethods.All, m => Assert.NotEmpty(m.Character.Feel));
 
     [Fact]
     public void What_cannot_be_kept_says_field_and_remedy()

@@ -1,5 +1,5 @@
 using Hepno.Core.Comparing;
-using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using NodaTime;

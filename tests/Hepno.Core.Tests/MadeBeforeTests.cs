@@ -1,6 +1,5 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;

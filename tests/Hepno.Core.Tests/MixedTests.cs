@@ -72,9 +72,11 @@ public class MixedTests
         var mix = Mix("dtf-bought@back+embroidery@chest");
         Assert.Equal(("dtf-bought@back+embroidery@chest", "Film + stitching"), (mix.Id, mix.Name));
         Assert.Equal(mix.Id, DecorationMethods.Find(mix.Id)!.Id);
-        Assert.True(DecorationMethods.Uses(mix.Id, "embroidery") && DecorationMethods.Uses("htv", "htv"));
-        Assert.False(DecorationMethods.Uses(mix.Id, "htv") || DecorationMethods.Uses(null, "htv"));
-        Assert.Equal("a thin film; raised thread", PrintCharacter.Of(mix.Id).Feel);
+        Assert.True(
+            DecorationMethods.Uses(mix.Id, m => m.StandsUp) && DecorationMethods.Uses("htv", m => m.UsesPieces)
+        );
+        Assert.False(DecorationMethods.Uses(mix.Id, m => m.UsesPieces) || DecorationMethods.Uses(null, _ => true));
+        Assert.Equal("a thin film; raised thread", mix.Character.Feel);
         Assert.Equal("dtf-bought@a%2Bb%40c+htv@d", new Mixed([("a+b@c", new DtfBought()), ("d", new Htv())]).Id);
         Assert.Equal("a+b@c", Mix("dtf-bought@a%2Bb%40c+htv@d").Parts[0].PlacementId);
         Assert.Equal("Film, bought in + film, made here", Mix("dtf-bought@a+dtf-made@b").Name);

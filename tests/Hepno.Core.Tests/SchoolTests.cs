@@ -1,6 +1,5 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
-using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;

@@ -1,5 +1,6 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 using Hepno.Core.Things;
 
 namespace Hepno.Core.Tests;

@@ -47,7 +47,7 @@ public partial class TradeReferenceTests
     }
 
     private static string InSource(string file) =>
-        $"`{Path.GetFileName(Path.GetDirectoryName(file))}/{Path.GetFileName(file)}`";
+        $"`{string.Join('/', Path.GetRelativePath(Path.Combine(Tree.Root, "src"), file).Split('/').Skip(1))}`";
 
     private static bool Holds(string section, string point)
     {

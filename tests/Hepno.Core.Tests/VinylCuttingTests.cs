@@ -1,6 +1,5 @@
 using CsCheck;
 using Hepno.Core.Gang;
-using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;

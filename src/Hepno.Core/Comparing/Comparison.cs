@@ -92,7 +92,7 @@ public sealed record Band(
     public MethodId WayOf(DecorationPlan d) => d.MethodId.IsNone ? MethodId : d.MethodId;
 
     /// <summary>What it is like on the garment.</summary>
-    public PrintCharacter Character => PrintCharacter.Of(MethodId);
+    public PrintCharacter Character => DecorationMethods.Find(MethodId)!.Character;
 
     /// <summary>How it weighs against others of its comparison.</summary>
     public Weighed Weighed() =>

@@ -77,7 +77,7 @@ public sealed record Launch(
         var plain = Figure.Sum("lost-plain", "Lost if nothing sells, made as it is sold", prints);
         // a first stretch is few pieces, not many a month
         RibbonStretch? SentOut(IReadOnlyList<RibbonStretch> of) =>
-            of.FirstOrDefault(s => s.From > 1 && DecorationMethods.Find(s.MethodId) is ScreenOut or PodOut);
+            of.FirstOrDefault(s => s.From > 1 && DecorationMethods.Find(s.MethodId)?.IsSentOut == true);
         var cheapest = SentOut(ribbon.Cheapest);
         var over = cheapest ?? SentOut(ribbon.Best);
         var by = over is null ? "" : DecorationMethods.Find(over.MethodId)!.Name;

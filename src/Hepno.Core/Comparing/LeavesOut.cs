@@ -1,4 +1,3 @@
-using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;

@@ -143,7 +143,7 @@ public static class Mixes
                 $"ready {Shown.Moment(two.At, f)}; {single.Name.ToLowerInvariant()} alone {Shown.Moment(one.At, f)}"
             );
         }
-        List<string> feels = [.. mixed.Ways.Select(m => PrintCharacter.Of(m.Id).Feel).Distinct()];
+        List<string> feels = [.. mixed.Ways.Select(m => m.Character.Feel).Distinct()];
         said.Add($"two feels on one piece: {(feels is [var same] ? $"{same} both" : string.Join(", ", feels))}");
         return said;
     }

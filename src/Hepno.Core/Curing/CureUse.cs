@@ -1,5 +1,6 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 
 namespace Hepno.Core.Curing;

@@ -6,8 +6,6 @@ namespace Hepno.Core.Materials;
 /// once and kept when the owner says that it is so (docs/trade 15.9).</summary>
 public static class OddValues
 {
-    private const decimal CheapFoot = 0.80m;
-    private const decimal DearFoot = 25m;
     private const decimal CheapIn2 = 0.004m;
     private const decimal DearIn2 = 0.60m;
 
@@ -16,20 +14,6 @@ public static class OddValues
         list
             .Sizes.SelectMany(s => OfSize(s.Name, s.WidthIn * s.HeightIn, s.Breaks))
             .Concat(list.ByLayout is { } by ? OfLayout(by) : []);
-
-    /// <summary>What of a vinyl's price is asked about.</summary>
-    public static IEnumerable<Problem> In(VinylFilm v)
-    {
-        if (v.PricePerFoot is < CheapFoot or > DearFoot)
-        {
-            yield return Doubt(
-                "pricePerFoot",
-                $"{v.PricePerFoot:0.00} for a foot of {v.Product}: "
-                    + $"{(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}",
-                "Divide the roll's price by its feet; a 5 yard roll has 15."
-            );
-        }
-    }
 
     private static IEnumerable<Problem> OfSize(string name, double areaIn2, IReadOnlyList<PriceBreak> breaks)
     {
@@ -67,5 +51,6 @@ public static class OddValues
                 )
             );
 
-    private static Problem Doubt(string where, string sentence, string remedy) => new("doubt", sentence, where, remedy);
+    internal static Problem Doubt(string where, string sentence, string remedy) =>
+        new("doubt", sentence, where, remedy);
 }

@@ -43,6 +43,14 @@ internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, dou
             );
     }
 
+    /// <summary>What they are laid on.</summary>
+    public LaidOn LaidOn(AskInHand part, ShopBook book) =>
+        new(
+            [.. book.Of<TransferPriceList>().Where(l => l.Kind == Kind)],
+            SpareChance.In(book, Failure(part, book)),
+            part
+        );
+
     /// <summary>The share of attempts expected to spoil a piece.</summary>
     public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(MethodId, Prior, ask, book);
 

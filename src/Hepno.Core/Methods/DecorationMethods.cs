@@ -1,33 +1,23 @@
 namespace Hepno.Core.Methods;
 
-/// <summary>All methods, in the order they are registered.</summary>
+/// <summary>All methods, in their order.</summary>
 public static class DecorationMethods
 {
-    /// <summary>The methods Hepno knows.</summary>
+    /// <summary>The methods Hepno knows: every one that there is, less mixes, which are made of them.</summary>
     public static IReadOnlyList<IDecorationMethod> All { get; } =
     [
-        new DtfBought(),
-        new DtfMade(),
-        new DigitalTransfer(),
-        new ScreenTransfer(),
-        new Htv(),
-        new Sublimation(),
-        new SublimationAllOver(),
-        new SublimationCutSew(),
-        new PaperLight(),
-        new PaperOpaque(),
-        new Dtg(),
-        new Embroidery(),
-        new Applique(),
-        new ScreenOut(),
-        new PodOut(),
+        .. typeof(DecorationMethods)
+            .Assembly.GetTypes()
+            .Where(t => t.IsAssignableTo(typeof(IDecorationMethod)) && t.GetConstructor(Type.EmptyTypes) is not null)
+            .Select(t => (IDecorationMethod)Activator.CreateInstance(t)!)
+            .OrderBy(m => m.Order),
     ];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
     public static IDecorationMethod? Find(MethodId id) =>
         All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);
 
-    /// <summary>True where a key names a method, or a mix with it.</summary>
-    public static bool Uses(MethodId? id, MethodId methodId) =>
-        id is { } way && (way == methodId || Mixed.Find(way)?.Ways.Any(m => m.Id == methodId) == true);
+    /// <summary>True where a key names a method of which something holds, or a mix with one.</summary>
+    public static bool Uses(MethodId? id, Func<IDecorationMethod, bool> which) =>
+        id is { } way && Find(way) is { } method && (method is Mixed mix ? mix.Ways.Any(which) : which(method));
 }

@@ -101,7 +101,7 @@ public static class Layers
                 WouldWork: "the two the other way round, or one way for both"
             );
         }
-        else if (upper.Recipe.IsPressed() && underWay is Embroidery or Applique)
+        else if (upper.Recipe.IsPressed() && underWay.StandsUp)
         {
             yield return new(
                 "layer-thread",

@@ -1,5 +1,7 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -27,4 +29,18 @@ internal static class MachineTime
             hour
         );
     }
+
+    /// <summary>What the cutter takes for an attempt.</summary>
+    public static Figure Cutting(Cutter cutter, double seconds, ShopBook book) =>
+        Reckon(
+            cutter.Equipment,
+            seconds,
+            book.Numbers.Rates.TariffPerKwh,
+            $"Floor: {cutter.Name}",
+            book.TendingOf(cutter.Id, cutter.Equipment)
+        ) with
+        {
+            Code = "cutter",
+            Label = "Cutter",
+        };
 }

@@ -39,6 +39,21 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
     /// <inheritdoc/>
     public string Said => string.Join(" and ", Ways.Select(m => m.Said));
 
+    /// <summary>After every way that is not mixed.</summary>
+    public int Order => int.MaxValue;
+
+    /// <summary>What all of its ways are like.</summary>
+    public PrintCharacter Character => PrintCharacter.Together(Ways.Select(m => m.Character));
+
+    /// <summary>What any of its ways takes.</summary>
+    public IReadOnlyList<StartUpItem> StartUp(ShopBook book) =>
+        [.. Ways.SelectMany(m => m.StartUp(book)).DistinctBy(i => i.Price.Code)];
+
+    /// <summary>What the first of its ways that lays anything lays its prints on.</summary>
+    public LaidOn? LaidOn(AskInHand part, ShopBook book) =>
+        Ways.Select(way => way.LaidOn(PartOf(part, m => m.Id == way.Id)!, book))
+            .FirstOrDefault(laid => laid is not null);
+
     /// <summary>The largest of its ways; each attempt has its own way's share.</summary>
     public double SpoilageAssumed => Ways.Max(m => m.SpoilageAssumed);
 

@@ -24,7 +24,7 @@ public static class PrepareCautions
         var product = d.Recipe.ProductId;
         bool Cut() =>
             d.Preparation.Any(s => s.Code == "weed")
-            || book.Of<TransferPaper>().Any(p => p.Id == product && p.Kind == Materials.PaperKind.Opaque);
+            || book.Of<TransferPaper>().Any(p => p.Id == product && p.Kind == PaperKind.Opaque);
         return
         [
             .. book.Machines().Where(m => m.Id == product).Select(m => (m.Name, m.Cautions)),

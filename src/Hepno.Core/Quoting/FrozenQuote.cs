@@ -64,7 +64,7 @@ public sealed record FrozenQuote(
                         x.Plan.Recipe.ProductId,
                         s.Print.WidthIn,
                         s.Print.HeightIn,
-                        x.Way is ScreenOut ? ScreenOut.Screens(s.Print, x.Line.Colourway) : 0
+                        x.Way?.Screens(s.Print, x.Line.Colourway) ?? 0
                     ))
             );
 

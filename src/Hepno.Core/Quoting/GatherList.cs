@@ -144,13 +144,13 @@ public static class GatherList
         private IEnumerable<GatherItem> FromPieces() =>
             c
                 .Order.Facts.Layout.Remnants.Where(r =>
-                    r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)
+                    r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, m => m.UsesPieces)
                 )
                 .Select(r =>
                     Lying(
                         $"piece-{r.PlacementId}-{r.Layer + 1}",
                         $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the "
-                            + $"{Htv.ColourName(r.Layer)}",
+                            + $"{VinylLayer.NameOf(r.Layer)}",
                         1,
                         "pieces"
                     )

@@ -1,5 +1,6 @@
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Formats;
 
 namespace Hepno.Web.Deeds;

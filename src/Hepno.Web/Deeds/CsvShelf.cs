@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Things;
 using Hepno.Formats;

@@ -247,7 +247,7 @@ internal static class LayoutDeeds
                 remedy: "Withdraw the quote first."
             );
         }
-        if (!DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
+        if (!DecorationMethods.Uses(line.Decision?.MethodId, m => m.UsesPieces))
         {
             throw new RefusedException(
                 409,

@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Stock;
 using Hepno.Store;
 using Hepno.Web.Held;

@@ -1,5 +1,6 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
 using Hepno.Store;
 using Hepno.Web.Held;

@@ -1,8 +1,8 @@
 using System.Collections.Concurrent;
 using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
-using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Formats;
 using Hepno.Store;

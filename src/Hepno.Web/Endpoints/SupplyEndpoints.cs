@@ -1,6 +1,7 @@
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;

@@ -147,8 +147,6 @@ internal static class WeighEndpoints
     private static double FilmPrints(SqliteConnection connection, OpenShop shop) =>
         OrderStore
             .PrintsSince(connection, shop.Clock.Utc - Duration.FromDays(Days))
-            .Where(p =>
-                DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")
-            )
+            .Where(p => DecorationMethods.Uses(p.MethodId, m => m.IsFilm))
             .Sum(p => (double)p.Prints);
 }

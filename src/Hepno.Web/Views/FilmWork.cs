@@ -1,5 +1,4 @@
 using Hepno.Core.Curing;
-using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -33,7 +32,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
 
     /// <summary>What a number of them takes.</summary>
     public CureUse Use(FilmPrinter printer, int prints) =>
-        CureUse.Reckon(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);
+        CureUse.Reckon(Plan.Placement, printer, printer.HasWhiteOn(Line.Colourway), prints);
 
     /// <summary>True when the artwork is white alone.</summary>
     public bool WhiteOnly(SqliteConnection c) =>

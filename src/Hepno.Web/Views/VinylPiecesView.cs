@@ -52,7 +52,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
         FigureFormat f
     )
     {
-        if (!DecorationMethods.Uses(band.MethodId, Htv.Key))
+        if (!DecorationMethods.Uses(band.MethodId, m => m.UsesPieces))
         {
             return null;
         }
@@ -69,7 +69,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
         var used = c.Order.Facts.Layout.Remnants.Where(r => r.LineId == line.Asked.Id).ToList();
         string Place(PlacementId placementId) =>
             line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId.Text;
-        string Label(PlacementId placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
+        string Label(PlacementId placementId, int layer) => $"{Place(placementId)}, {VinylLayer.NameOf(layer)}";
         var colours = used.Select(u => new VinylColour(
                 u.PlacementId,
                 u.Layer,

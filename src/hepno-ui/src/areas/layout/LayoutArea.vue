@@ -44,10 +44,10 @@ const onFilm = computed(
   () => byLayout.value || layout.value?.band.decorations.some((d) => d.purchases.some((p) => p.laid)) === true,
 )
 
+const bySize = computed(() => layout.value?.band.decorations.some((d) => d.purchases.some((p) => p.sizeClass)))
 const allLying = computed(
   () =>
-    layout.value?.band.methodId === 'dtf-bought' &&
-    layout.value.band.decorations.every((d) => d.purchases.length === 0) &&
+    layout.value?.band.decorations.every((d) => d.purchases.length === 0) &&
     (shop.order?.facts.layout.drawer?.length ?? 0) > 0,
 )
 /** Gives what the line took from the drawer back, print by print. */
@@ -87,7 +87,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
           Every print lies in the drawer: nothing is bought.
           <button class="plain-button" type="button" @click="printNew">Print them new</button>
         </p>
-        <p v-else-if="layout.band.methodId === 'dtf-bought' && !onFilm" class="small">
+        <p v-else-if="bySize && !onFilm" class="small">
           Bought by size.
           <button class="plain-button" type="button" @click="byLayout = true">Lay it on a roll or sheets</button>
         </p>
