@@ -1,4 +1,5 @@
 using Hepno.Core.Curing;
+using Hepno.Core.Methods;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;

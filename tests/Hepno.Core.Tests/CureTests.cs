@@ -119,18 +119,18 @@ public class CureTests
     public void Use_follows_the_painted_area_and_the_rows_on_the_roll()
     {
         // 9 × 4 in at 50 %: 18 painted in² × 10; boxes 9.25 × 4.25 turned lie three across, four rows of 9.25
-        var use = CureUse.Reckon(MethodTests.Front(), Skua, white: true, 10);
+        var use = Skua.Use(MethodTests.Front(), MethodTests.Black, 10);
         Assert.Equal(
             (1.98, 2.52, 37.0, 2.88),
             (Math.Round(use.ColourMl, 6), Math.Round(use.WhiteMl, 6), use.FilmIn, Math.Round(use.PowderG, 6))
         );
-        Assert.Equal(0, CureUse.Reckon(MethodTests.Front(), Skua, white: false, 10).WhiteMl);
+        Assert.Equal(0, (Skua with { WhiteOnLight = false }).Use(MethodTests.Front(), MethodTests.White, 10).WhiteMl);
     }
 
     [Fact]
     public void What_is_left_says_how_far_it_goes_and_what_ends_first()
     {
-        var each = CureUse.Reckon(MethodTests.Front(), Skua, white: true, 10);
+        var each = Skua.Use(MethodTests.Front(), MethodTests.Black, 10);
         Assert.Equal((20, null), WorkLeft.Reckon(_ => null, [(10, each), (10, each)]));
         Assert.Equal((20, null), WorkLeft.Reckon(s => s == Supply.WhiteInk ? 5.04 : null, [(10, each), (10, each)]));
         // 0.252 ml of white a print: 4 ml are 15 prints

@@ -19,8 +19,8 @@ namespace Hepno.Core.Tests;
 public class MethodTests
 {
     private static readonly LocalDate Day = new(2026, 6, 1);
-    private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
-    private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
+    internal static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
+    internal static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
 
     internal static readonly Recipe FilmOnCotton = new(
         "r1",

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using NodaTime;
 
 namespace Hepno.Core.Curing;

@@ -1,4 +1,5 @@
 using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 
 namespace Hepno.Core.Curing;
 

@@ -27,7 +27,11 @@ public static class PrepareCautions
             || book.Of<TransferPaper>().Any(p => p.Id == product && p.Kind == PaperKind.Opaque);
         return
         [
-            .. book.Machines().Where(m => m.Id == product).Select(m => (m.Name, m.Cautions)),
+            .. book.Machines().Where(m => m.Id == product || m.Id == d.Machine?.Id).Select(m => (m.Name, m.Cautions)),
+            .. book
+                .Things.All<IRecipeProduct>()
+                .Where(p => p.Id == product)
+                .Select(p => (p.ProductName, p.PreparedWithCare)),
             .. book.Of<TransferPaper>().Any(p => p.Id == product)
                 ? book.Of<PaperPrinter>().Take(1).Select(p => (p.Name, p.Cautions))
                 : [],

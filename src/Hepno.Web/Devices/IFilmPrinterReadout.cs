@@ -1,4 +1,4 @@
-using Hepno.Core.Curing;
+using Hepno.Core.Methods;
 
 namespace Hepno.Web.Devices;
 

@@ -126,7 +126,7 @@ internal static class CureEndpoints
     ) =>
         shop.Db.Read(c =>
         {
-            SupplyEndpoints.PrinterOf(c, printerId);
+            MakerOf(shop.Book(c), printerId);
             var queued = device.Read(printerId).Queue.ToLookup(q => q.Job.Of, q => q.Job.Prints);
             return FilmPrints
                 .Of(c, shop, shop.Book(c), printerId)
@@ -158,7 +158,8 @@ internal static class CureEndpoints
         {
             var before = Aggregates.Cures.Get(c, id);
             var seen = request.SeenOrNew(before is not null);
-            var (book, printer) = (shop.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
+            var book = shop.Book(c);
+            var printer = MakerOf(book, body.PrinterId);
             if (!body.StationId.IsNone && book.Heater(body.StationId) is null)
             {
                 throw RefusedException.NoSuch("press or oven", body.StationId);
@@ -205,11 +206,17 @@ internal static class CureEndpoints
             return written;
         });
 
+    private static IFilmMaker? MakerIn(ShopBook book, ThingId id) =>
+        book.Things.All<IFilmMaker>().FirstOrDefault(m => m.Id == id);
+
+    private static IFilmMaker MakerOf(ShopBook book, ThingId id) =>
+        MakerIn(book, id) ?? throw RefusedException.NoSuch("film printer", id);
+
     private static CureUse UseOf(
         SqliteConnection c,
         OpenShop shop,
         ShopBook book,
-        FilmPrinter printer,
+        IFilmMaker printer,
         IEnumerable<CuredPrints> prints
     ) =>
         prints
@@ -298,10 +305,7 @@ internal static class CureEndpoints
                 + $"min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
             [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, shop, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
             holds,
-            b.Doubt(
-                book.Of<FilmPrinter>().FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF,
-                f
-            ),
+            b.Doubt(MakerIn(book, b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f),
             kept.Version,
             b
         );

@@ -1,3 +1,5 @@
+using Hepno.Core.Materials;
+using Hepno.Core.Methods;
 using Hepno.Core.Things;
 using Hepno.Store;
 using Hepno.Web.Entry;
@@ -5,6 +7,12 @@ using Hepno.Web.Held;
 using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
+
+/// <summary>What recipes are kept for.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">As shown where a recipe is for it.</param>
+/// <param name="IsCuredHere">True for film that is powdered and cured here, in batches.</param>
+internal sealed record RecipeProduct(ThingId Id, string Name, bool IsCuredHere);
 
 /// <summary>What the shop keeps: every kind of it by the same calls, which follow from how it is described.</summary>
 internal static class ThingEndpoints
@@ -16,6 +24,11 @@ internal static class ThingEndpoints
             .WithName("things")
             .WithSummary("Every kind of thing the shop keeps: its words, its fields, and what a new one begins with.")
             .OpenTo(Caller.Press);
+        api.MapGet("/recipe-products", Products)
+            .WithTags("things")
+            .WithName("recipeProducts")
+            .WithSummary("What recipes are kept for, and whether it is film that is cured here.")
+            .OpenTo(Caller.Press);
         foreach (var kind in ThingKinds.All)
         {
             kind.Accept(new Calls(api));
@@ -23,6 +36,14 @@ internal static class ThingEndpoints
     }
 
     private static List<Views.KindView> Kinds() => [.. ThingKinds.All.Select(Views.KindView.From)];
+
+    private static List<RecipeProduct> Products(OpenShop shop) =>
+        shop.Db.Read(c =>
+            shop.Book(c)
+                .Things.All<IRecipeProduct>()
+                .Select(p => new RecipeProduct(p.Id, p.ProductName, p is IFilmMaker))
+                .ToList()
+        );
 
     /// <summary>Keeps one as it was typed, once the owner was asked about what can hardly be.</summary>
     private static Views.Written Keep<T>(ThingKind<T> kind, string id, T typed, OpenShop shop, HttpRequest request)

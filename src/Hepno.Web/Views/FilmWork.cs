@@ -31,8 +31,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     public string Name => $"{Order.CodeOf(Line.LineId)} {Plan.Placement.At().Name.ToLowerInvariant()}";
 
     /// <summary>What a number of them takes.</summary>
-    public CureUse Use(FilmPrinter printer, int prints) =>
-        CureUse.Reckon(Plan.Placement, printer, printer.HasWhiteOn(Line.Colourway), prints);
+    public CureUse Use(IFilmMaker maker, int prints) => maker.Use(Plan.Placement, Line.Colourway, prints);
 
     /// <summary>True when the artwork is white alone.</summary>
     public bool WhiteOnly(SqliteConnection c) =>

@@ -1,7 +1,9 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
 using Hepno.Core.Things;
 
@@ -47,7 +49,7 @@ public sealed record FilmPrinter(
     FilmCure Cure,
     EquipmentHour Equipment,
     string Cautions
-) : IKept<FilmPrinter>, ITakesSupplies, IRecipeProduct
+) : IKept<FilmPrinter>, ITakesSupplies, IFilmMaker
 {
     /// <summary>What it is as a kind of thing the shop keeps.</summary>
     public static ThingKind<FilmPrinter> Described { get; } =
@@ -228,6 +230,19 @@ public sealed record FilmPrinter(
     /// <summary>True when white is printed under the colour on this cloth.</summary>
     public bool HasWhiteOn(Colourway colourway) =>
         WhiteOnLight || colourway.Class is ColourClass.Mid or ColourClass.Dark;
+
+    /// <summary>What prints of one place take: painted area × its ml and g an in² (docs/trade 2), film by rows; nothing
+    /// of the roll for a print that does not go on it.</summary>
+    public CureUse Use(Placement print, Colourway colourway, int count)
+    {
+        var painted = print.AreaIn2 * print.CoveragePercent / 100 * count;
+        return new(
+            painted * ColourMlPerIn2,
+            WhiteMl: HasWhiteOn(colourway) ? painted * WhiteMlPerIn2 : 0,
+            RollRows.Lay(print.WidthIn, print.HeightIn, GapIn / 2, RollWidthIn, count)?.LengthIn ?? 0,
+            PowderG: painted * PowderGPerIn2
+        );
+    }
 
     /// <inheritdoc cref="ThingKind{T}.Problems"/>
     public IEnumerable<Problem> Problems() => Described.Problems(this);

@@ -197,6 +197,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipe-products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What recipes are kept for, and whether it is film that is cured here. */
+        get: operations["recipeProducts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/styles/{id}": {
         parameters: {
             query?: never;
@@ -4914,7 +4931,7 @@ export interface components {
          * @enum {unknown}
          */
         CureSign: "not-seen" | "glossy" | "dull" | "yellowed";
-        /** @description What prints take out of a film printer, for its levels. */
+        /** @description What film prints take, for the levels of what makes them. */
         CureUse: {
             /**
              * Format: double
@@ -10627,6 +10644,15 @@ export interface components {
              */
             note: string;
         };
+        /** @description What recipes are kept for. */
+        RecipeProduct: {
+            /** @description Identity. */
+            id: string;
+            /** @description As shown where a recipe is for it. */
+            name: string;
+            /** @description True for film that is powdered and cured here, in batches. */
+            isCuredHere: boolean;
+        };
         /** @description How far a recipe can be relied on. */
         RecipeRelied: {
             /** @description Which recipe. */
@@ -13975,6 +14001,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KindView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    recipeProducts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeProduct"][];
                 };
             };
             /** @description Bad Request */

@@ -28,5 +28,6 @@ function figures(value: { id: string }): string {
       <b>{{ nameOf(value) }}</b>
       <span class="small">{{ figures(value) }}</span>
     </template>
+    <template #below="{ value }"><slot name="below" :value="value" /></template>
   </Boards>
 </template>

@@ -10,5 +10,7 @@ const others = computed(() => kindsOn(props.area).filter((k) => !props.shown.inc
 </script>
 
 <template>
-  <KindBoards v-for="k in others" :key="k.name" :kind="k.name" :noun="k.noun as Noun" />
+  <KindBoards v-for="k in others" :key="k.name" :kind="k.name" :noun="k.noun as Noun">
+    <template #below="{ value }"><slot name="below" :value="value" /></template>
+  </KindBoards>
 </template>

@@ -26,6 +26,9 @@ export function kindsRead(): Promise<void> {
 /** The kind of a noun, once kinds are read. */
 export const kindOf = (noun: string): Kind | undefined => kinds.value.find((k) => k.noun === noun)
 
+/** True for a word that changes name one of them by. */
+export const isKind = (name: string): boolean => kinds.value.some((k) => k.name === name)
+
 /** Kinds a screen has boards of. */
 export const kindsOn = (area: Kind['area']): Kind[] => kinds.value.filter((k) => k.area === area && k.words)
 

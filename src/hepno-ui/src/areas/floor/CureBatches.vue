@@ -11,7 +11,7 @@ import { attempt, format, reading } from '../../state/state'
 import CureDrawing from './CureDrawing.vue'
 
 /** Film cured together: noted with its control patches, judged, and called back when it was bad. */
-const props = defineProps<{ printer: Schemas['FilmPrinter']; presses: Schemas['Press'][] }>()
+const props = defineProps<{ printer: { id: string; name: string }; presses: Schemas['Press'][] }>()
 const emit = defineEmits<{ changed: [] }>()
 const all = ref<Schemas['CureView'][]>([])
 const load = async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import OtherBoards from '../../kit/OtherBoards.vue'
@@ -17,22 +17,18 @@ import CureBatches from './CureBatches.vue'
 import FilmQueue from './FilmQueue.vue'
 import PrinterMaterials from './PrinterMaterials.vue'
 import UpkeepPart from './UpkeepPart.vue'
+import { isKind, nameOf } from '../../kit/described'
 import { things, useThings } from '../../kit/things'
+import { onChange } from '../../state/live'
 import { format, reading } from '../../state/state'
 import { freshPress, pressFields } from './pressFields'
 
 const presses = things<Schemas['Press']>('presses')
 const upkeep = things<Schemas['MachineUpkeep']>('upkeep')
 const supplies = things<Schemas['PrinterSupplies']>('supplies')
-const films = things<Schemas['TransferPriceList']>('films')
-const vinyls = things<Schemas['VinylFilm']>('vinyls')
-const screens = things<Schemas['ScreenTransferList']>('screens')
 const filmPrinters = things<Schemas['FilmPrinter']>('film-printers')
 const dyePrinters = things<Schemas['DyePrinter']>('dye-printers')
 const cutters = things<Schemas['Cutter']>('cutters')
-const papers = things<Schemas['TransferPaper']>('papers')
-const stitchers = things<Schemas['StitchMachine']>('stitch-machines')
-const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
 /** Machines this screen has boards of. */
 const drawn = [
   'film-printers',
@@ -56,28 +52,24 @@ const kinds = {
   press: pressesAndOffsets,
   upkeep,
   supplies,
-  film: films,
-  vinyl: vinyls,
-  screen: screens,
   'film-printer': filmPrinters,
   'dye-printer': dyePrinters,
-  paper: papers,
-  'garment-printer': garmentPrinters,
-  'stitch-machine': stitchers,
 }
 const load = useThings(kinds)
-const products = computed<Record<string, string>>(() =>
-  Object.fromEntries([
-    ...[...films.all.value, ...vinyls.all.value, ...screens.all.value, ...papers.all.value].map((k) => [
-      k.value.id,
-      `${k.value.supplier} ${k.value.product}`,
-    ]),
-    ...filmPrinters.all.value.map((k) => [k.value.id, `film of ${k.value.name}`]),
-    ...dyePrinters.all.value.map((k) => [k.value.id, `dye of ${k.value.name}`]),
-    ...garmentPrinters.all.value.map((k) => [k.value.id, `print of ${k.value.name}`]),
-    ...stitchers.all.value.map((k) => [k.value.id, `applique of ${k.value.name}`]),
-  ]),
-)
+const productList = ref<Schemas['RecipeProduct'][]>([])
+const readProducts = () =>
+  reading(async () => {
+    productList.value = await ask(api.GET('/api/recipe-products'))
+  })
+const products = computed(() => Object.fromEntries(productList.value.map((p) => [p.id, p.name])))
+/** Film that is made here, otherwise than on a film printer: those have boards of their own. */
+const curesFilm = (id: string) => productList.value.some((p) => p.id === id && p.isCuredHere)
+let stop = () => {}
+onMounted(() => {
+  void readProducts()
+  stop = onChange((kind) => void (isKind(kind) && readProducts()))
+})
+onUnmounted(() => stop())
 const curesOnly = (p: Schemas['Press']) => p.kind === 'oven' || p.kind === 'conveyor'
 /** What is pressed with first. */
 const standing = computed(() =>
@@ -199,7 +191,16 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
         </template>
       </MachineBoards>
       <FurtherMachines :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load" />
-      <OtherBoards area="floor" :shown="drawn" />
+      <OtherBoards area="floor" :shown="drawn">
+        <template #below="{ value }">
+          <CureBatches
+            v-if="curesFilm(value.id)"
+            :printer="{ id: value.id, name: nameOf(value) }"
+            :presses="presses.all.value.map((k) => k.value)"
+            @changed="looked"
+          />
+        </template>
+      </OtherBoards>
       <RecipesAndTests :products="products" />
     </div>
     <Keys
