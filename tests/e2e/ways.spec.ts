@@ -2,7 +2,7 @@ import { clean } from './axe.ts'
 import { front, order, tees } from './orders.ts'
 import { expect, test } from './server.ts'
 
-test('with fifteen ways Compare stays calm: recommended in a sentence, opened by key, chosen with a reason', async ({
+test('with every way Compare stays calm: recommended in a sentence, opened by key, chosen with a reason', async ({
   page,
   request,
   server,

@@ -1698,6 +1698,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/garment-films": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All garment-films with their versions. */
+        get: operations["garment-filmsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garment-films/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the garment-films; a new one needs no If-Match, and the body no id. */
+        put: operations["save-garment-films"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garment-films/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["garment-films-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/garment-printers": {
         parameters: {
             query?: never;
@@ -6644,6 +6695,98 @@ export interface components {
             bill: null | components["schemas"]["GangBill"];
             /** @description Each design's part of it, both ways. */
             shares: components["schemas"]["GangShare"][];
+        };
+        /**
+         * @description Film sheets that a direct-to-garment printer prints, and how it prints them: its ink by channel, its own
+         *                 speeds, powder by hand (docs/trade 2). Recipes of its prints are kept under its identity; ink costs what the printer
+         *                 says.
+         */
+        GarmentFilm: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width of a sheet, in.
+             */
+            sheetWidthIn: number;
+            /**
+             * Format: double
+             * @description Height of a sheet, in.
+             */
+            sheetHeightIn: number;
+            /**
+             * Format: double
+             * @description Kept free along its edges, where it is held, in.
+             */
+            edgeIn: number;
+            /**
+             * Format: double
+             * @description Between prints, in.
+             */
+            gapIn: number;
+            /**
+             * Format: double
+             * @description Money for a sheet.
+             */
+            sheetPrice: number;
+            /**
+             * Format: double
+             * @description Colour ink on a painted in², ml.
+             */
+            colourMlPerIn2: number;
+            /**
+             * Format: double
+             * @description White ink on a painted in², ml.
+             */
+            whiteMlPerIn2: number;
+            /** @description True when white is printed on the colour for white and pale cloth too. */
+            whiteOnLight: boolean;
+            /**
+             * Format: double
+             * @description Printed box area a minute in the colour pass, in².
+             */
+            colourIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Printed box area a minute in the white pass, in².
+             */
+            whiteIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Hands to lay a sheet, and take it off, s.
+             */
+            loadSeconds: number;
+            /**
+             * Format: double
+             * @description Hands between the passes: out and in again, or fed back, s.
+             */
+            feedBackSeconds: number;
+            /**
+             * Format: double
+             * @description Powder on a painted in², g.
+             */
+            powderGPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a g of it.
+             */
+            powderPricePerG: number;
+            /**
+             * Format: double
+             * @description Hands to clean the platen and take up the powder, once for a line, min.
+             */
+            cleanUpMinutes: number;
+            /** @description Where it is cured. */
+            cure: components["schemas"]["FilmCure"];
+            /**
+             * Format: double
+             * @description Heat its powder is cured at, by its sheet, °F.
+             */
+            cureF: number;
+            /** @description What the data sheets of film and powder warn of. */
+            cautions: string;
         };
         /**
          * @description What kind of garment a style is; step standards depend on it.
@@ -12792,6 +12935,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfFilmPrinter: {
             value: components["schemas"]["FilmPrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfGarmentFilm: {
+            value: components["schemas"]["GarmentFilm"];
             /** Format: int64 */
             version: number;
         };
@@ -21069,6 +21218,236 @@ export interface operations {
         };
     };
     "film-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "garment-filmsAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfGarmentFilm"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-garment-films": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GarmentFilm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "garment-films-prices": {
         parameters: {
             query?: never;
             header?: never;
