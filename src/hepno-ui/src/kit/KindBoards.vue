@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Boards from './Boards.vue'
 import { formOf, kindOf, nameOf } from './described'
+import Sign from './Sign.vue'
 import { type Noun, things, useThings } from './things'
 
 /** Boards of a kind that no screen has a drawing of: its name and its first figures on the face, its described form behind it. */
@@ -20,6 +21,8 @@ function figures(value: { id: string }): string {
         [rows.key]!.map((r) => r[rows.rows!.cells[0]!.key])
         .join(' · ')
 }
+/** What its data sheets warn of, where it has any. */
+const cautionsOf = (value: object) => (value as { cautions?: string }).cautions
 </script>
 
 <template>
@@ -28,6 +31,16 @@ function figures(value: { id: string }): string {
       <b>{{ nameOf(value) }}</b>
       <span class="small">{{ figures(value) }}</span>
     </template>
-    <template #below="{ value }"><slot name="below" :value="value" /></template>
+    <template #below="{ value }">
+      <slot name="below" :value="value" />
+      <p v-if="cautionsOf(value)" class="hang small"><Sign kind="caution" /> {{ cautionsOf(value) }}</p>
+    </template>
   </Boards>
 </template>
+
+<style scoped>
+.hang {
+  padding: 0 0 6px;
+  color: var(--caution-text);
+}
+</style>
