@@ -37,7 +37,7 @@ public class LaidFilmTests
         List<LaidDesign> designs =
         [
             .. LaidPrint
-                .All(ask, new(DtfBought.Failure(ask, MethodTests.Book), 0.95), "film")
+                .All(ask, new(new DtfBought().LaidOn(ask, MethodTests.Book)!.Spares.Failure, 0.95), "film")
                 .Select((p, i) => p.Design with { Extra = i == 1 ? extra : 0 }),
         ];
         var found = GangNest.Lay(Sold.Grounds()[0].Ground, [.. designs.Select(d => d.Laid())], 1, GangNest.OnePass);

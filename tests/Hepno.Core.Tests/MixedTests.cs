@@ -67,6 +67,16 @@ public class MixedTests
     private static Mixed Mix(MethodId key) => Mixed.Find(key)!;
 
     [Fact]
+    public void A_mix_whose_print_was_taken_away_is_laid_on_what_an_ask_without_a_way_is()
+    {
+        var chest = MethodTests.Ask(10, Chest);
+        Assert.Equal(
+            LaidOn.Find(null, chest, Book).Lists,
+            LaidOn.Find("dtf-bought@back+embroidery@chest", chest, Book).Lists
+        );
+    }
+
+    [Fact]
     public void A_key_names_each_placement_and_its_way()
     {
         var mix = Mix("dtf-bought@back+embroidery@chest");

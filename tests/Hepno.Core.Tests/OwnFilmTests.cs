@@ -120,7 +120,7 @@ public class OwnFilmTests
     private static (LineLayout Layout, double LengthIn) Settled(AskInHand ask, FilmPrinter printer)
     {
         var on = DtfMade.ListOf(printer).Grounds()[0];
-        var prints = LaidPrint.All(ask, SpareChance.In(Book, DtfMade.Failure(ask, Book)), printer.Id);
+        var prints = LaidPrint.All(ask, new DtfMade().LaidOn(ask, Book)!.Spares, printer.Id);
         var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
         return (
             new(

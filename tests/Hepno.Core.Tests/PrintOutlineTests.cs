@@ -242,7 +242,7 @@ public class PrintOutlineTests
             },
         ]);
         var needed = LaidPrint
-            .All(ask, SpareChance.In(book, DtfBought.Failure(ask, book)), "film")
+            .All(ask, new DtfBought().LaidOn(ask, book)!.Spares, "film")
             .Select(p => p.Design)
             .ToList();
         var n = needed[0].Needed;

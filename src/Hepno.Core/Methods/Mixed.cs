@@ -51,7 +51,7 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
 
     /// <summary>What the first of its ways that lays anything lays its prints on.</summary>
     public LaidOn? LaidOn(AskInHand part, ShopBook book) =>
-        Ways.Select(way => way.LaidOn(PartOf(part, m => m.Id == way.Id)!, book))
+        Ways.Select(way => PartOf(part, m => m.Id == way.Id) is { } mine ? way.LaidOn(mine, book) : null)
             .FirstOrDefault(laid => laid is not null);
 
     /// <summary>The largest of its ways; each attempt has its own way's share.</summary>

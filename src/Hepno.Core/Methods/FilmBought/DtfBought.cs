@@ -51,7 +51,4 @@ public sealed class DtfBought : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => Bought.Answer(ask, book);
-
-    /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public static double Failure(AskInHand ask, ShopBook book) => Bought.Failure(ask, book);
 }

@@ -146,7 +146,7 @@ public sealed class DtfMade : IDecorationMethod
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(Key, FailurePrior, ask, book);
+    private static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(Key, FailurePrior, ask, book);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, FilmPrinter printer)
     {

@@ -9,7 +9,7 @@ public sealed class PaperLight : IDecorationMethod
     private const string Key = "paper-light";
     private const double FailurePrior = 0.04;
 
-    internal static readonly PaperPrints Paper = new(Key, PaperKind.Light, FailurePrior);
+    private static readonly PaperPrints Paper = new(Key, PaperKind.Light, FailurePrior);
 
     /// <inheritdoc/>
     public MethodId Id => Key;

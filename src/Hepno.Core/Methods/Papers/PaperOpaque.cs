@@ -10,7 +10,7 @@ public sealed class PaperOpaque : IDecorationMethod
     private const string Key = "paper-opaque";
     private const double FailurePrior = 0.04;
 
-    internal static readonly PaperPrints Paper = new(Key, PaperKind.Opaque, FailurePrior);
+    private static readonly PaperPrints Paper = new(Key, PaperKind.Opaque, FailurePrior);
 
     /// <inheritdoc/>
     public MethodId Id => Key;
