@@ -11,8 +11,13 @@ const router = useRouter()
 const text = ref('')
 const found = ref<Schemas['Found'][]>([])
 const chosen = ref(0)
+/** What the list is the answer to. */
+let answered: string | null = null
+/** Enter was pressed before the answer came: it is for what was typed, not for the list before it. */
+let entered = false
 
 watch([visible, text], async () => {
+  entered = false
   if (!visible.value) return
   await attempt(async () => {
     const asked = text.value
@@ -21,10 +26,16 @@ watch([visible, text], async () => {
     if (asked !== text.value) return
     found.value = answer
     chosen.value = 0
+    answered = asked
+    if (entered) await open(answer[0])
   })
 })
 // emptied before it opens: what is typed while it opens stays
 watch(visible, (now) => now && (text.value = ''), { flush: 'sync' })
+function enter(): void {
+  if (answered === text.value) void open(found.value[chosen.value])
+  else entered = true
+}
 async function open(order: Schemas['Found'] | undefined): Promise<void> {
   if (!order) return
   visible.value = false
@@ -43,7 +54,7 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
       placeholder="number or customer"
       @keydown.down.prevent="chosen = Math.min(chosen + 1, found.length - 1)"
       @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)"
-      @keydown.enter.prevent="open(found[chosen])"
+      @keydown.enter.prevent="enter"
     />
     <ul>
       <li v-for="(order, i) in found" :key="order.id">
