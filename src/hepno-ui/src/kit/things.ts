@@ -71,12 +71,17 @@ export function things<T extends { id: string }>(noun: Noun) {
   return { all, load, save, board }
 }
 
+const arriving = ref(0)
+/** True once every board of the page has what it shows: what stands below them moves no more under a finger. */
+export const settled = computed(() => arriving.value === 0)
+
 /** Reads kinds of things when a part opens and again when one of a kind changes anywhere; kinds are named as the change stream names them. */
 export function useThings(kinds: Record<string, { load: () => Promise<void> }>): () => Promise<void> {
   const load = () => reading(async () => void (await Promise.all(Object.values(kinds).map((k) => k.load()))))
   let stop = () => {}
+  arriving.value++
   onMounted(() => {
-    void load()
+    void load().finally(() => arriving.value--)
     stop = onChange((kind) => void (kind in kinds && load()))
   })
   onUnmounted(() => stop())

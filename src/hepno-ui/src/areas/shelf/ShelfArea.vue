@@ -5,7 +5,7 @@ import Garment from '../../kit/Garment.vue'
 import OtherBoards from '../../kit/OtherBoards.vue'
 import Keys from '../../kit/Keys.vue'
 import { length, money } from '../../words/shown'
-import { things, useThings } from '../../kit/things'
+import { settled, things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../state/state'
 import DrawerBoards from './DrawerBoards.vue'
 import RemnantBoards from './RemnantBoards.vue'
@@ -162,8 +162,10 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
       <RemnantBoards :vinyls="vinyls.all.value" />
       <SentOutBoards />
       <OtherBoards area="shelf" :shown="['vinyls', 'papers', 'cloths', 'outside-printers', 'pod-services']" />
-      <h2 class="head">Quotes at the prices of today</h2>
-      <RecostQuotes />
+      <template v-if="settled">
+        <h2 class="head">Quotes at the prices of today</h2>
+        <RecostQuotes />
+      </template>
     </div>
     <Keys
       :hints="[
