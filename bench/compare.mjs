@@ -33,7 +33,7 @@ try {
     const kept = await fetch(`${url}/api/orders/${id}`, {
       method: 'PUT',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ customerId: 'choir', lines, dueDate: '2027-12-01', dueTime: null, note: '' }),
+      body: JSON.stringify({ customerId: 'choir', lines, dueDate: '2027-12-01', dueTime: null, details: null }),
     })
     if (!kept.ok) throw new Error(await kept.text())
   }

@@ -16,7 +16,7 @@ public sealed record PackedLine(string What, IReadOnlyList<string> Details, IRea
 /// <param name="Number">The order's number.</param>
 /// <param name="Date">Date of packing.</param>
 /// <param name="Customer">For whom.</param>
-/// <param name="CustomerContact">Person or address; may be empty.</param>
+/// <param name="CustomerContact">Person or address, and what else they know the order by; may be empty.</param>
 /// <param name="Lines">What is in it.</param>
 /// <param name="Care">How to wash it.</param>
 public sealed record PackingSlip(

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Hepno.Core.Learning;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
@@ -21,7 +22,7 @@ public static class OrderStore
             (connection, id) => Load(connection, Rows.Only(id, "id"), ("@id", id)),
             o => o.Id.Text,
             Write,
-            new(OrderLift.Lift)
+            new(OrderLift.Lift, DetailsLift.Lift)
         );
 
     /// <summary>Orders on the work line: not closed.</summary>
@@ -92,34 +93,39 @@ public static class OrderStore
             ("@since", since)
         );
 
-    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact,
-    /// newest first.</summary>
+    /// <summary>Orders by the beginning of their number ("471", "T-471"), by part of what else they are found by, or of
+    /// the customer's name or contact: of each the newest first, and by number before the others.</summary>
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
     {
         var folded = CustomerStore.Folded(text.Trim());
-        var number = folded.StartsWith("t-", StringComparison.Ordinal) ? folded[2..] : folded;
-        List<string> ids;
         if (folded.Length == 0)
         {
-            ids = connection.Query("SELECT id FROM orders ORDER BY number DESC LIMIT @most", Id, ("@most", most));
-        }
-        else if (number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit))
-        {
-            ids = ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most);
-        }
-        else
-        {
-            ids = connection.Query(
-                "SELECT id FROM orders WHERE customer_id IN (SELECT id FROM customer WHERE instr(search, @text) "
-                    + "> 0) ORDER BY number DESC LIMIT @most",
-                Id,
-                ("@text", folded),
-                ("@most", most)
+            return Each(
+                connection,
+                connection.Query("SELECT id FROM orders ORDER BY number DESC LIMIT @most", Id, ("@most", most))
             );
         }
-
-        return [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
+        var number = folded.StartsWith("t-", StringComparison.Ordinal) ? folded[2..] : folded;
+        var isNumber = number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit);
+        var byWord = connection.Query(
+            // what is part of no order's words is answered by an index that holds only orders with some
+            $"""
+            SELECT id FROM orders WHERE id IN (SELECT id FROM orders WHERE found_by <> '' AND instr(found_by, @text) > 0)
+              {(isNumber ? "" : "OR customer_id IN (SELECT id FROM customer WHERE instr(search, @text) > 0)")}
+            ORDER BY number DESC LIMIT @most
+            """,
+            Id,
+            ("@text", folded),
+            ("@most", most)
+        );
+        List<string> byNumber = isNumber
+            ? ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most)
+            : [];
+        return Each(connection, byNumber.Union(byWord).Take(most));
     }
+
+    private static List<Versioned<Order>> Each(SqliteConnection connection, IEnumerable<string> ids) =>
+        [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
 
     // numbers that begin with these digits lie in a few ranges, which the index knows; a comparison of texts would read
     // every order
@@ -173,10 +179,12 @@ public static class OrderStore
             lines,
             r.DayOrNull("due_date"),
             r.TimeOrNull("due_time"),
-            r.TextOrNull("note"),
             r.Word<Channel>("channel"),
             r.TextOrNull("ship_zone") is { } zone ? new Shipping(zone, r.Flag("ship_in_price")) : null
-        );
+        )
+        {
+            Details = JsonSerializer.Deserialize<AskDetails>(r.Text("details"), DocumentJson.Strict)!,
+        };
 
     private static void Write(SqliteConnection connection, Order o, long version)
     {
@@ -191,7 +199,8 @@ public static class OrderStore
                 ("customer_id", ask.CustomerId),
                 ("due_date", ask.DueDate),
                 ("due_time", ask.DueTime),
-                ("note", ask.Note),
+                ("details", JsonSerializer.Serialize(ask.Details, DocumentJson.Strict)),
+                ("found_by", CustomerStore.Folded(string.Join('\n', ask.Details.FoundBy()))),
                 ("channel", ask.Channel),
                 ("ship_zone", ask.Shipping?.Zone),
                 ("ship_in_price", ask.Shipping?.InThePrice ?? false),

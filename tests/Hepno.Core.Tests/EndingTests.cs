@@ -1,6 +1,5 @@
 using Hepno.Core.Learning;
 using Hepno.Core.Orders;
-using Hepno.Core.Pricing;
 using NodaTime;
 
 namespace Hepno.Core.Tests;
@@ -14,8 +13,8 @@ public class EndingTests
 
     private static readonly AskLine Empty = new("l", null, null, [], []) { Mark = null };
 
-    private static Order Of(AskLine line, OrderFacts facts, string? note = null) =>
-        new("o", 205, new(null, [line], null, null, note, Channel.Retail), facts, Now);
+    private static Order Of(AskLine line, OrderFacts facts, string note = "") =>
+        new("o", 205, new(null, [line], null, null) { Details = new() { Note = note } }, facts, Now);
 
     private static OrderFacts Facts(string stage) =>
         stage switch

@@ -41,8 +41,7 @@ public sealed class PlaceTests
     private static Placement At(string place, double w, double h, PlaceBook? book = null) =>
         new(new PlacementId(place), place, w, h, 50, 2, false, 5) { ShopPlace = book?.Carried(place) };
 
-    private static Ask Asked(Placement p) =>
-        new(null, [new("1", "brae", "black", [new("M", 3)], [p])], null, null, null);
+    private static Ask Asked(Placement p) => new(null, [new("1", "brae", "black", [new("M", 3)], [p])], null, null);
 
     private static IReadOnlyList<Problem> Blocks(Placement p, GarmentKind kind, params string[] sizes) =>
         [.. PlacementRules.Blocks(p, "p", [.. sizes.Select(s => new SizeCount(s, 1))], kind, PlaceBook.Usual)];

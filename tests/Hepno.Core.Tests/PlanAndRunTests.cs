@@ -241,7 +241,6 @@ public class StationTests
         "c",
         [new("1", "s", "k", [new("M", 3)], [MethodTests.Front()])],
         new LocalDate(2026, 7, 1),
-        null,
         null
     );
 

@@ -37,7 +37,7 @@ public sealed class CopyTests : IDisposable
         db.Write(c =>
             Aggregates.Orders.Put(
                 c,
-                new("o", 7, new("a", [new("1", null, null, [], [])], null, null, null), facts, Deed.At),
+                new("o", 7, new("a", [new("1", null, null, [], [])], null, null), facts, Deed.At),
                 0,
                 Deed
             )

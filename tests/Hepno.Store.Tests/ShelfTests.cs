@@ -522,7 +522,7 @@ public sealed class ShelfTests : IDisposable
         var order = new Core.Orders.Order(
             "o",
             1,
-            new(null, [new("1", null, null, [], [])], null, null, null),
+            new(null, [new("1", null, null, [], [])], null, null),
             Core.Orders.OrderFacts.None,
             Deed.At
         );
@@ -620,7 +620,6 @@ public sealed class ShelfTests : IDisposable
                                 : n == 5000 ? new CustomerId("b")
                                 : (CustomerId?)null,
                             [new("1", null, null, [], [])],
-                            null,
                             null,
                             null
                         ),

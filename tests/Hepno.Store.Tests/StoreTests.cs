@@ -48,10 +48,12 @@ public sealed class StoreTests : IDisposable
             ],
             new(2026, 7, 1),
             new(16, 30),
-            "ring",
             Channel.Wholesale,
             new("near", true)
-        );
+        )
+        {
+            Details = new() { Note = "ring" },
+        };
         var facts = new OrderFacts(
             new(
                 [new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)],
@@ -98,7 +100,7 @@ public sealed class StoreTests : IDisposable
         new(
             new OrderId(id),
             number,
-            new Ask(null, [new("1", null, null, [], []) { Mark = 12.34m }], null, null, null),
+            new Ask(null, [new("1", null, null, [], []) { Mark = 12.34m }], null, null),
             OrderFacts.None,
             Deed.At
         );

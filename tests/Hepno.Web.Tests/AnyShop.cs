@@ -50,7 +50,7 @@ public sealed class AnyShop(JsonNode document, int seed)
             ["lines"] = new JsonArray(lines),
             ["dueDate"] = due,
             ["dueTime"] = due is not null && dice.Next(3) == 0 ? "15:00:00" : null,
-            ["note"] = null,
+            ["details"] = null,
             ["channel"] = Pick(["retail", "wholesale"]),
             ["shipping"] = null,
         };

@@ -99,7 +99,7 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
             "/api/orders/arted",
             $$"""
             {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
-             "placements":[{"id":"p","place":"front","widthIn":10,"heightIn":1,"coveragePercent":1,"colours":20,"gradient":true,"thinnestLinePt":50,"designId":"crest"}]}],"dueDate":"{{Due}}","dueTime":null,"note":null}
+             "placements":[{"id":"p","place":"front","widthIn":10,"heightIn":1,"coveragePercent":1,"colours":20,"gradient":true,"thinnestLinePt":50,"designId":"crest"}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
             """
         );
         Assert.True(kept.Status == 200, kept.Body.ToString());
@@ -216,7 +216,7 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
             "/api/orders/waved",
             $$"""
             {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
-             "placements":[{"id":"p","place":"front","widthIn":4,"heightIn":4,"coveragePercent":1,"colours":1,"gradient":false,"thinnestLinePt":5,"designId":"wave"}]}],"dueDate":"{{Due}}","dueTime":null,"note":null}
+             "placements":[{"id":"p","place":"front","widthIn":4,"heightIn":4,"coveragePercent":1,"colours":1,"gradient":false,"thinnestLinePt":5,"designId":"wave"}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
             """
         );
         async Task<double> Painted() =>

@@ -34,7 +34,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
             ["lines"] = new JsonArray([.. lines]),
             ["dueDate"] = due,
             ["dueTime"] = null,
-            ["note"] = null,
+            ["details"] = null,
         };
         return await shop.Send(HttpMethod.Put, $"/api/orders/{id}", body.ToJsonString());
     }
@@ -280,7 +280,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
             "/api/orders/fresh",
             """
             {"customerId":null,"lines":[{"id":"1","styleId":null,"colourwayId":null,"sizes":[],"placements":[],
-            "mark":null}],"dueDate":null,"dueTime":null,"note":null}
+            "mark":null}],"dueDate":null,"dueTime":null,"details":null}
             """
         );
         var (status, said) = await shop.Send(
@@ -426,7 +426,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
             ["lines"] = new JsonArray(line),
             ["dueDate"] = Shop.DaysOn(30),
             ["dueTime"] = null,
-            ["note"] = null,
+            ["details"] = null,
         };
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/gone-1", body.ToJsonString())).Status);
         var journey = new Journey(shop, "gone-1");

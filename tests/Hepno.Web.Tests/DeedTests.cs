@@ -69,7 +69,7 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         var ask = """
             {"customerId":"withdrawn","lines":[{"id":"1","styleId":"brae","colourwayId":"black",
             "sizes":[{"size":"M","pieces":5}],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,
-            "note":null}
+            "details":null}
             """;
         Assert.Contains(
             "its ask stands as quoted",
@@ -362,7 +362,7 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
                     },
                     dueDate = Shop.DaysOn(40),
                     dueTime = (string?)null,
-                    note = (string?)null,
+                    details = (object?)null,
                 }
             );
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/six-prints", Ask(places))).Status);

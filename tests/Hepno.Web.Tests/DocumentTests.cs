@@ -83,7 +83,7 @@ public class DocumentTests(Shop shop) : IClassFixture<Shop>
                         lines,
                         dueDate = due,
                         dueTime = (string?)null,
-                        note = (string?)null,
+                        details = (object?)null,
                         shipping,
                     }
                 )

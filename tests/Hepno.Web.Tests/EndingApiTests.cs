@@ -116,7 +116,7 @@ public class EndingApiTests(Shop shop) : IClassFixture<Shop>
                     "/api/orders/void",
                     """
                     {"customerId":null,"lines":[{"id":"l","styleId":null,"colourwayId":null,"sizes":[],
-                    "placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null,"channel":"retail"}
+                    "placements":[],"mark":null}],"dueDate":null,"dueTime":null,"details":null,"channel":"retail"}
                     """
                 )
             ).Status

@@ -63,7 +63,7 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
         );
         var due = Shop.DaysOn(40);
         var json =
-            $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
+            $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"details":{"note":"ring the bell"} }""";
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
         Assert.True(status == 200, body.ToString());
     }

@@ -40,7 +40,7 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
             ["lines"] = new JsonArray([.. lines]),
             ["dueDate"] = Due,
             ["dueTime"] = null,
-            ["note"] = null,
+            ["details"] = null,
             ["shipping"] = JsonNode.Parse(shipping),
         };
         var (status, answer) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", body.ToJsonString());

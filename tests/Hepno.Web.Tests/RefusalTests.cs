@@ -16,12 +16,12 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         string colour = "\"black\"",
         string mark = "null",
         string customer = "null",
-        string note = "null"
+        string note = "\"\""
     ) =>
         $$"""
             {"customerId":{{customer}},"lines":[{"id":"1","styleId":{{style}},"colourwayId":{{colour}},
             "sizes":{{sizes}},"placements":{{placements}},"mark":{{mark}}}],"dueDate":{{due}},"dueTime":null,
-            "note":{{note}}}
+            "details":{"note":{{note}} } }
             """;
 
     public static TheoryData<string, string, string> BadAsks =>
@@ -74,8 +74,8 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
                 Ask().Replace("\"mark\"", "\"budget\"", StringComparison.Ordinal),
                 "\"budget\" is not a field here."
             },
-            { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: note." },
-            { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, note." },
+            { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: details." },
+            { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, details." },
             { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: lines[0].sizes[0].pieces." },
             { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be null." },
             { "hole in a list", Ask(sizes: """[{"size":"M","pieces":4},null]"""), "\"lines[0].sizes[1]\" is nothing." },
@@ -84,21 +84,25 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
                 Ask(sizes: """[{"size":"M\u0007","pieces":4}]"""),
                 "\"lines[0].sizes[0].size\" holds the control character 0007."
             },
-            { "null character", Ask(note: "\"a\\u0000b\""), "\"note\" holds the control character 0000." },
-            { "half a letter", Ask(note: "\"\\ud800\""), "\"note\" cannot be \"\\ud800\"." },
+            { "null character", Ask(note: "\"a\\u0000b\""), "\"details.note\" holds the control character 0000." },
+            { "half a letter", Ask(note: "\"\\ud800\""), "\"details.note\" cannot be \"\\ud800\"." },
             {
                 "beyond reckoning",
                 Ask(placements: $"[{Front.Replace("9,\"h", "1e300,\"h", StringComparison.Ordinal)}]"),
                 "\"lines[0].placements[0].widthIn\" is 1e300."
             },
             { "no day of a shop", Ask(due: "\"9999-12-31\""), "\"dueDate\" is 9999-12-31." },
-            { "no line", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"note":null}""", "0 lines." },
+            {
+                "no line",
+                """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"details":null}""",
+                "0 lines."
+            },
             {
                 "no such zone",
                 Ask()
                     .Replace(
-                        "\"note\":null",
-                        "\"note\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}",
+                        "\"dueTime\":null",
+                        "\"dueTime\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}",
                         StringComparison.Ordinal
                     ),
                 "There is no zone \"moon\"."
@@ -282,7 +286,7 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(409, status);
         Assert.Empty(body.GetProperty("collide").EnumerateArray());
         Assert.Equal(20, body.GetProperty("merged").GetProperty("lines")[0].GetProperty("mark").GetDecimal());
-        Assert.Equal("blue bags", body.GetProperty("merged").GetProperty("note").GetString());
+        Assert.Equal("blue bags", body.GetProperty("merged").GetProperty("details").GetProperty("note").GetString());
         Assert.Equal(
             200,
             (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", body.GetProperty("merged").GetRawText(), "2")).Status

@@ -163,7 +163,7 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
             customerId = (string?)null,
             dueDate = Shop.DaysOn((int)Number("days")),
             dueTime = "16:00:00",
-            note = (string?)null,
+            details = (object?)null,
             lines = new[]
             {
                 new

@@ -50,7 +50,9 @@ test('an order of three lines, twelve sizes and long names can be read at six si
   })
   await o.ask([line('1', 'back'), line('2', 'back'), line('3', 'left-sleeve')].map(smallSleeve), {
     customerId: 'long',
-    note: 'Everything in boxes of twelve, each box with its own list, and none of it before the regatta committee has met.',
+    details: {
+      note: 'Everything in boxes of twelve, each box with its own list, and none of it before the regatta committee has met.',
+    },
   })
   await page.goto('/ask')
   const findings: string[] = []

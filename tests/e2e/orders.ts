@@ -63,7 +63,7 @@ export function order(request: APIRequestContext, url: string, id: string) {
             lines,
             dueDate: daysOn(20).toISOString().slice(0, 10),
             dueTime: '12:00:00',
-            note: null,
+            details: null,
             ...more,
           },
         }),

@@ -58,7 +58,7 @@ test('pictures @shots', async ({ page, request, server }) => {
         mark: 22,
       },
     ],
-    { customerId: 'ferry', dueDate: '2026-06-12', note: 'For the crew of the evening boat.' },
+    { customerId: 'ferry', dueDate: '2026-06-12', details: { note: 'For the crew of the evening boat.' } },
   )
   await shot('1-ask', '/ask')
   hand = 'with-faults'

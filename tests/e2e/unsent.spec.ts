@@ -74,7 +74,7 @@ test('the link is cut while somebody types on the Shelf and asks: nothing is los
   await expect(unsent(page)).toBeVisible()
   await cut(page, false)
   await expect(unsent(page)).toBeHidden()
-  expect((await kept(page, `/api/orders/${id}`)).ask).toMatchObject({ note: 'blue bags' })
+  expect((await kept(page, `/api/orders/${id}`)).ask).toMatchObject({ details: { note: 'blue bags' } })
 
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Add a style' }).click()
@@ -117,7 +117,7 @@ test('over a slow link fast edits follow each other, never collide, and no click
   await expect(page.getByRole('button', { name: /wholesale, not kept yet/ })).toBeVisible()
   await expect
     .poll(async () => (await kept(page, `/api/orders/${id}`)).ask, { timeout: 15_000 })
-    .toMatchObject({ note: 'in a great hurry', channel: 'wholesale', dueDate: '2026-08-20' })
+    .toMatchObject({ details: { note: 'in a great hurry' }, channel: 'wholesale', dueDate: '2026-08-20' })
   await expect(page.getByRole('dialog')).toBeHidden()
   await expect(page.getByRole('alert')).toHaveCount(0)
 

@@ -9,7 +9,6 @@ namespace Hepno.Core.Orders;
 /// <param name="Lines">What they want, a garment in a colour a line; at least one.</param>
 /// <param name="DueDate">Local date it is wanted.</param>
 /// <param name="DueTime">Local hour it is wanted.</param>
-/// <param name="Note">Anything else, up to 2,000 characters.</param>
 /// <param name="Channel">Whose policy makes the price.</param>
 /// <param name="Shipping">How it is sent, or null when they collect it.</param>
 public sealed record Ask(
@@ -17,11 +16,13 @@ public sealed record Ask(
     IReadOnlyList<AskLine> Lines,
     LocalDate? DueDate,
     LocalTime? DueTime,
-    string? Note,
     Channel Channel = Channel.Retail,
     Shipping? Shipping = null
 )
 {
+    /// <summary>What is said of it beside.</summary>
+    public AskDetails Details { get; init; } = AskDetails.None;
+
     /// <summary>Pieces of all lines.</summary>
     public int Pieces => Lines.Sum(l => l.Pieces);
 

@@ -149,9 +149,9 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
         };
     }
 
-    /// <summary>True while an ask says no garment, size, print, note or file.</summary>
+    /// <summary>True while an ask says no garment, size, print, detail or file.</summary>
     public static bool IsEmpty(Order order) =>
-        string.IsNullOrEmpty(order.Ask.Note)
+        order.Ask.Details.IsEmpty()
         && order.Facts.Attached.Count == 0
         && order.Ask.Lines.All(l =>
             l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && l.Names.Count == 0

@@ -10,7 +10,7 @@ namespace Hepno.Core.Quoting;
 /// <param name="Number">The quote's number.</param>
 /// <param name="Dates">Date and validity.</param>
 /// <param name="Customer">For whom.</param>
-/// <param name="CustomerContact">Person or address; may be empty.</param>
+/// <param name="CustomerContact">Person or address, and what else they know the order by; may be empty.</param>
 /// <param name="Title">What it is, in one line.</param>
 /// <param name="Heads">The figures of the head: each, in all, ready.</param>
 /// <param name="Lines">Lines, at least one.</param>

@@ -45,7 +45,7 @@ public static class QuoteWords
             version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}",
             Dates: $"{Shown.DayAndYear(wall.Date, f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
             c.Customer?.Name ?? "",
-            CustomerContact: c.Customer?.Contact ?? "",
+            CustomerContact: Beside(c),
             Title(q),
             Heads(q, single),
             [.. q.Lines.Select(l => Line(q, l, f))],
@@ -64,6 +64,14 @@ public static class QuoteWords
             Others = offered.Count == 0 ? null : Others(q, offered),
         };
     }
+
+    /// <summary>What stands beside the customer's name on a paper: whom to ask for, and what is said of the order that
+    /// they look for.</summary>
+    public static string Beside(OrderCase c) =>
+        string.Join(
+            ", ",
+            new[] { c.Customer?.Contact ?? "" }.Concat(c.Order.Ask.Details.OnTheirPapers()).Where(w => w.Length > 0)
+        );
 
     private static string Ready(FrozenQuote q) =>
         q.ReadyAt is { } at ? Shown.Moment(at, q.Numbers.Format) : "to be agreed";
@@ -163,6 +171,7 @@ public static class QuoteWords
         {
             Kind = "Order confirmation",
             Dates = Shown.DayAndYear(wall.Date, f),
+            CustomerContact = Beside(c),
             Totals = totals,
             Tiers = [],
             Others = null,

@@ -11,7 +11,6 @@ public static class AskRules
     /// <summary>Most lines of an order.</summary>
     public const int MostLines = 60;
 
-    private const int LongestNote = 2000;
     private const int MostYearsAhead = 2;
 
     /// <summary>What is wrong with an ask.</summary>
@@ -37,7 +36,7 @@ public static class AskRules
             .. Twice("placement", ask.Lines.SelectMany(l => l.Placements).Select(p => p.Id)),
             .. Sent(ask, book),
             .. Due(ask, before, book, wall),
-            .. Note(ask),
+            .. ask.Details.Problems(),
         ];
 
     private static IEnumerable<Problem> Lines(Ask ask)
@@ -100,19 +99,6 @@ public static class AskRules
         if (ask.DueTime is not null && ask.DueDate is null)
         {
             yield return new("hour-alone", "An hour stands without a day.", Where: "dueTime", "Say the day too.");
-        }
-    }
-
-    private static IEnumerable<Problem> Note(Ask ask)
-    {
-        if (ask.Note?.Length > LongestNote)
-        {
-            yield return new(
-                "too-long",
-                $"The note has {ask.Note.Length} characters.",
-                Where: "note",
-                $"At most {LongestNote}."
-            );
         }
     }
 }

@@ -50,6 +50,16 @@ public record Field(string Key, string Name, FieldShape Shape)
     /// <summary>Lines of its box; 1 for a single line.</summary>
     public int Lines { get; init; } = 1;
 
+    /// <summary>The most characters words may have; null where nothing is said.</summary>
+    public int? Longest { get; init; }
+
+    /// <summary>What goes before it on the customer's papers: "Your order number"; empty where they do not say
+    /// it.</summary>
+    public string OnPapers { get; init; } = "";
+
+    /// <summary>True where what it is a field of is found by it.</summary>
+    public bool Finds { get; init; }
+
     /// <summary>What it may be.</summary>
     public IReadOnlyList<FieldOption> Options { get; init; } = [];
 
@@ -74,7 +84,7 @@ public sealed record Field<T>(string Key, string Name, FieldShape Shape) : Field
     /// <summary>What its price is called where prices are watched; null where it is no price.</summary>
     public string? PriceOf { get; init; }
 
-    /// <summary>What a thing lacks where this is empty: "name".</summary>
+    /// <summary>What it is called within a sentence: what a thing lacks where it is empty, or what is too long.</summary>
     public string Word { get; init; } = "";
 
     /// <summary>What is wrong with it in one.</summary>
@@ -86,6 +96,10 @@ public sealed record Field<T>(string Key, string Name, FieldShape Shape) : Field
         if (Shape == FieldShape.Text && !MayBeEmpty && string.IsNullOrWhiteSpace((string?)value))
         {
             yield return new("empty", $"The {one} has no {Word}.", Where: Key, Help);
+        }
+        if (value is string { Length: var length } && length > Longest)
+        {
+            yield return new("too-long", $"The {Word} has {length} characters.", Where: Key, $"At most {Longest}.");
         }
         if (value is not null && (Least is not null || Most is not null) && !IsWithin(Convert.ToDouble(value, null)))
         {

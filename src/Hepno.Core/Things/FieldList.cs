@@ -60,6 +60,18 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
             }
         );
 
+    /// <summary>The last field's words are at most so long.</summary>
+    /// <param name="characters">How long.</param>
+    /// <param name="word">What it is called in the sentence that refuses.</param>
+    public FieldList<T> AtMost(int characters, string word) => Last(f => f with { Longest = characters, Word = word });
+
+    /// <summary>The last field stands on the customer's papers.</summary>
+    /// <param name="said">What goes before it there.</param>
+    public FieldList<T> OnPapers(string said) => Last(f => f with { OnPapers = said });
+
+    /// <summary>By the last field the thing is found.</summary>
+    public FieldList<T> Found() => Last(f => f with { Finds = true });
+
     /// <summary>A number.</summary>
     /// <param name="value">The number.</param>
     /// <param name="name">What it is called.</param>
@@ -215,6 +227,12 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
     private FieldList<T> Add(Field<T> field)
     {
         fields.Add(field);
+        return this;
+    }
+
+    private FieldList<T> Last(Func<Field<T>, Field<T>> change)
+    {
+        fields[^1] = change(fields[^1]);
         return this;
     }
 

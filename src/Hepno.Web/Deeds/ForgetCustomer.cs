@@ -106,7 +106,7 @@ internal static class ForgetCustomer
     private static Ask Nameless(Ask ask) =>
         ask with
         {
-            Note = null,
+            Details = AskDetails.None,
             Lines =
             [
                 .. ask.Lines.Select(l =>

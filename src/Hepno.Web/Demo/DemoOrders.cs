@@ -71,8 +71,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     "school",
                     [Line("brae", "black", [new("S", 6), new("M", 8), new("L", 4)], [Front(9, 9, 3)], 20m)],
                     In(1),
-                    Four,
-                    null
+                    Four
                 ),
                 Film,
                 90
@@ -90,9 +89,11 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     "bakery",
                     [Line("brae", "sand", [new("S", 4), new("M", 9), new("L", 8), new("XL", 3)], [Front(8, 8, 4)])],
                     In(2),
-                    LocalTime.Noon,
-                    "Flour on the floor: bag them well."
-                ),
+                    LocalTime.Noon
+                )
+                {
+                    Details = new() { Note = "Flour on the floor: bag them well." },
+                },
                 Film,
                 60
             )
@@ -107,8 +108,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     "boatyard",
                     [Line("fell", "slate", [new("M", 10), new("L", 12), new("XL", 6)], [Front(10, 10, 2, 6)], 45m)],
                     In(1),
-                    LocalTime.Noon,
-                    null
+                    LocalTime.Noon
                 ),
                 Film,
                 8
@@ -132,8 +132,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         ),
                     ],
                     In(9),
-                    Four,
-                    null
+                    Four
                 ),
                 Film,
                 5
@@ -155,15 +154,14 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         ),
                     ],
                     In(10),
-                    LocalTime.Noon,
-                    null
+                    LocalTime.Noon
                 ),
                 2
             );
 
     // 206
     private void HalfHeard() =>
-        Order(206).Asked(new("vets", [Line("hollin", "white", [new("M", 12)], [])], In(14), null, null), 0.2);
+        Order(206).Asked(new("vets", [Line("hollin", "white", [new("M", 12)], [])], In(14), null), 0.2);
 
     // 207: by the carrier, a quote to write
     private void ThreeLinesSent()
@@ -201,9 +199,11 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     ],
                     In(12),
                     Four,
-                    "The cox collects nothing: send it all to the boathouse.",
                     Shipping: new("country", false)
-                ),
+                )
+                {
+                    Details = new() { Note = "The cox collects nothing: send it all to the boathouse." },
+                },
                 1.5
             )
             .Chosen("1", Film, 1)
@@ -220,8 +220,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     "bakery",
                     [Line("galley", "charcoal", [new("One size", 8)], [Front(8, 4, 1, 6)], 24m)],
                     In(1),
-                    Four,
-                    null
+                    Four
                 ),
                 Film,
                 70
@@ -247,7 +246,6 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     ],
                     In(3),
                     LocalTime.Noon,
-                    null,
                     Shipping: new("near", true)
                 ),
                 FilmHere,
@@ -272,8 +270,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         ),
                     ],
                     In(2),
-                    Four,
-                    null
+                    Four
                 ),
                 Film,
                 78
@@ -296,8 +293,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         ),
                     ],
                     In(15),
-                    LocalTime.Noon,
-                    null
+                    LocalTime.Noon
                 ),
                 3
             )
@@ -319,8 +315,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         ),
                     ],
                     In(11),
-                    Four,
-                    null
+                    Four
                 ),
                 FilmHere,
                 9
@@ -336,8 +331,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                     "ferry",
                     [Line("hollin", "navy", [new("M", 6), new("L", 8), new("XL", 4)], [Front(9, 6, 2, 5)], 20m)],
                     In(1),
-                    LocalTime.Noon,
-                    null
+                    LocalTime.Noon
                 ),
                 Film,
                 190
@@ -391,8 +385,7 @@ internal sealed class DemoOrders(SqliteConnection c, OpenShop shop)
                         },
                     ],
                     In(13),
-                    LocalTime.Noon,
-                    null
+                    LocalTime.Noon
                 ),
                 0.4
             );

@@ -124,13 +124,13 @@ internal sealed record LineBody(
 /// <summary>How an order is sent: a zone of the carrier, and whether postage is in the price.</summary>
 internal sealed record ShippingBody(string Zone, bool InThePrice);
 
-/// <summary>An ask; null where nothing is said yet. Shipping is null when they collect it.</summary>
+/// <summary>An ask; null where nothing is said yet, also for details. Shipping is null when they collect it.</summary>
 internal sealed record AskBody(
     CustomerId? CustomerId,
     IReadOnlyList<LineBody> Lines,
     LocalDate? DueDate,
     LocalTime? DueTime,
-    string? Note,
+    AskDetails? Details,
     Channel Channel = Channel.Retail,
     ShippingBody? Shipping = null
 )
@@ -141,10 +141,12 @@ internal sealed record AskBody(
             [.. Lines.Select(l => l.ToCore())],
             DueDate,
             DueTime,
-            string.IsNullOrWhiteSpace(Note) ? null : Note,
             Channel,
             Shipping is { } s ? new(s.Zone, s.InThePrice) : null
-        );
+        )
+        {
+            Details = (Details ?? AskDetails.None).Settled(),
+        };
 
     public static AskBody From(Ask a) =>
         new(
@@ -152,7 +154,7 @@ internal sealed record AskBody(
             [.. a.Lines.Select(LineBody.From)],
             a.DueDate,
             a.DueTime,
-            a.Note,
+            a.Details,
             a.Channel,
             a.Shipping is { } s ? new(s.Zone, s.InThePrice) : null
         );

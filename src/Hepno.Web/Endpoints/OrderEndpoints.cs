@@ -23,6 +23,10 @@ internal static class OrderEndpoints
     {
         var orders = api.MapGroup("/orders").WithTags("orders");
         orders.MapGet("", Find).WithName("findOrders");
+        api.MapGet("/order-details", () => AskDetails.Fields.Select(FieldView.From).ToList())
+            .WithTags("orders")
+            .WithName("orderDetails")
+            .WithSummary("What is said of an order beside its lines and its day, a field each.");
         orders.MapGet("{id}", Get).WithName("order").OpenTo(Caller.Press);
         orders.MapPut("{id}", Put).WithName("saveAsk");
         orders
@@ -67,7 +71,7 @@ internal static class OrderEndpoints
         orders.MapOrderDeeds();
     }
 
-    /// <summary>Orders by number or customer, newest first; all of them for an empty text.</summary>
+    /// <summary>Orders by number, by what else they are found by, or by customer, newest first; all of them for an empty text.</summary>
     internal static List<Found> Find(OpenShop shop, string? find) =>
         shop.Db.Read(connection =>
         {
@@ -79,6 +83,7 @@ internal static class OrderEndpoints
                     c.Order.Id.Text,
                     c.Order.Code,
                     c.Customer?.Name ?? "",
+                    KnownBy: string.Join(", ", c.Order.Ask.Details.FoundBy()),
                     c.Order.Ask.Pieces,
                     c.Order.Ask.DueAt is { } due ? Shown.Day(due.Date, book.Numbers.Format) : "",
                     c.Standing.Station,

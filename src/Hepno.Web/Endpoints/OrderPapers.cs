@@ -146,7 +146,7 @@ internal static class OrderPapers
                 c.Order.Code,
                 Date: Shown.DayAndYear(shop.Clock.Today(n.Identity.TimeZone), n.Format),
                 c.Customer?.Name ?? "",
-                CustomerContact: c.Customer?.Contact ?? "",
+                CustomerContact: QuoteWords.Beside(c),
                 [
                     .. q
                         .Lines.Select(l =>

@@ -84,7 +84,7 @@ internal static class RunEndpoints
                         Number: run.Code,
                         c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "",
                         run.Customer,
-                        c.Order.Ask.Note ?? "",
+                        string.Join('\n', c.Order.Ask.Details.ForTheShop()),
                         lines,
                         run.Reasons
                     )

@@ -15,6 +15,7 @@ namespace Hepno.Web.Views;
 /// <param name="Help">What to do where it is wrong, or what is usual.</param>
 /// <param name="MayBeEmpty">True where it may be left empty.</param>
 /// <param name="Lines">Lines of its box.</param>
+/// <param name="Longest">The most characters it may have, or null.</param>
 /// <param name="Options">What it may be.</param>
 /// <param name="Rows">How its rows are typed, or null.</param>
 internal sealed record FieldView(
@@ -27,6 +28,7 @@ internal sealed record FieldView(
     string Help,
     bool MayBeEmpty,
     int Lines,
+    int? Longest,
     IReadOnlyList<FieldOption> Options,
     RowForm? Rows
 )
@@ -42,6 +44,7 @@ internal sealed record FieldView(
             f.Help,
             f.MayBeEmpty,
             f.Lines,
+            f.Longest,
             f.Options,
             f.Rows
         );

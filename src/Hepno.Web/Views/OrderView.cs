@@ -48,11 +48,13 @@ public sealed record OrderView(
         };
 }
 
-/// <summary>An order found; Ended says in a word how it left the line where it was not handed over.</summary>
+/// <summary>An order found; KnownBy is what it is found by beside number and customer, and Ended says in a word how it
+/// left the line where it was not handed over.</summary>
 public sealed record Found(
     string Id,
     string Code,
     string Customer,
+    string KnownBy,
     int Pieces,
     string Due,
     Station Station,

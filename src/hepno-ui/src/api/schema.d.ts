@@ -163,6 +163,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/order-details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is said of an order beside its lines and its day, a field each. */
+        get: operations["orderDetails"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/won-and-lost": {
         parameters: {
             query?: never;
@@ -599,7 +616,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Orders by number or customer, newest first; all of them for an empty text. */
+        /** Orders by number, by what else they are found by, or by customer, newest first; all of them for an empty text. */
         get: operations["findOrders"];
         put?: never;
         post?: never;
@@ -4012,11 +4029,11 @@ export interface components {
              * @description Local hour it is wanted.
              */
             dueTime: null | string;
-            /** @description Anything else, up to 2,000 characters. */
-            note: null | string;
             /** @description Whose policy makes the price. */
             channel: components["schemas"]["Channel"];
             shipping: null | components["schemas"]["Shipping"];
+            /** @description What is said of it beside. */
+            details: components["schemas"]["AskDetails"];
             /**
              * Format: int32
              * @description Pieces of all lines.
@@ -4028,7 +4045,7 @@ export interface components {
              */
             dueAt: null | string;
         };
-        /** @description An ask; null where nothing is said yet. Shipping is null when they collect it. */
+        /** @description An ask; null where nothing is said yet, also for details. Shipping is null when they collect it. */
         AskBody: {
             customerId: null | string;
             lines: components["schemas"]["LineBody"][];
@@ -4036,9 +4053,17 @@ export interface components {
             dueDate: null | string;
             /** Format: time */
             dueTime: null | string;
-            note: null | string;
+            details: null | components["schemas"]["AskDetails"];
             channel: components["schemas"]["Channel"];
             shipping: null | components["schemas"]["ShippingBody"];
+        };
+        /**
+         * @description What is said of an order beside its lines and its day, each described once: what its form asks, which
+         *                 papers say it and what finds the order follow from here.
+         */
+        AskDetails: {
+            /** @description Anything else, in the owner's words. */
+            note: string;
         };
         /** @description One line of an ask: a garment in a colour with its sizes and decorations. */
         AskLine: {
@@ -5786,6 +5811,11 @@ export interface components {
              * @description Lines of its box.
              */
             lines: number;
+            /**
+             * Format: int32
+             * @description The most characters it may have, or null.
+             */
+            longest: null | number;
             /** @description What it may be. */
             options: components["schemas"]["FieldOption"][];
             rows: null | components["schemas"]["RowForm"];
@@ -6388,11 +6418,15 @@ export interface components {
             /** @default en */
             language: string;
         };
-        /** @description An order found; Ended says in a word how it left the line where it was not handed over. */
+        /**
+         * @description An order found; KnownBy is what it is found by beside number and customer, and Ended says in a word how it
+         *         left the line where it was not handed over.
+         */
         Found: {
             id: string;
             code: string;
             customer: string;
+            knownBy: string;
             /** Format: int32 */
             pieces: number;
             due: string;
@@ -10538,7 +10572,7 @@ export interface components {
             dates: string;
             /** @description For whom. */
             customer: string;
-            /** @description Person or address; may be empty. */
+            /** @description Person or address, and what else they know the order by; may be empty. */
             customerContact: string;
             /** @description What it is, in one line. */
             title: string;
@@ -14002,6 +14036,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UndoView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    orderDetails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldView"][];
                 };
             };
             /** @description Bad Request */

@@ -36,7 +36,7 @@ export const kindsOn = (area: Kind['area']): Kind[] => kinds.value.filter((k) =>
 export const begun = (kind: Kind | undefined): Json => structuredClone(kind?.start ?? {}) as Json
 
 /** The fields of a kind's form. */
-export const formOf = <T>(kind: Kind | undefined): Field<T>[] => (kind?.fields ?? []).map((f) => field<T>(f))
+export const formOf = <T>(kind: Kind | undefined): Field<T>[] => (kind?.fields ?? []).map((f) => fieldOf<T>(f))
 
 /** What a thing is called. */
 export function nameOf(value: object): string {
@@ -52,12 +52,14 @@ function put(value: unknown, key: string, to: unknown): void {
   ;(way.reduce<unknown>((v, k) => (v as Json)[k], value) as Json)[last] = to
 }
 
-function field<T>(f: Schemas['FieldView']): Field<T> {
+/** A field as its form writes and reads it. */
+export function fieldOf<T>(f: Schemas['FieldView']): Field<T> {
   const plain = {
     label: f.label,
     help: f.help,
     lines: f.lines > 1 ? f.lines : undefined,
     wide: f.lines > 1 || undefined,
+    longest: f.longest ?? undefined,
   }
   switch (f.shape) {
     case 'number':

@@ -8,6 +8,8 @@ export interface Field<T> {
   set: (copy: T, text: string) => string | void
   options?: { value: string; label: string }[]
   lines?: number
+  /** The most characters it takes. */
+  longest?: number
   wide?: boolean
   number?: boolean
   type?: string

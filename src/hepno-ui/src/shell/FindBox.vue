@@ -59,7 +59,9 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
     <ul>
       <li v-for="(order, i) in found" :key="order.id">
         <button :class="{ on: i === chosen }" @click="open(order)">
-          <b class="mono">{{ order.code }}</b><span>{{ order.customer || 'nobody yet' }}</span
+          <b class="mono">{{ order.code }}</b><span
+            >{{ order.customer || 'nobody yet'
+            }}<small v-if="order.knownBy" class="quiet"> {{ order.knownBy }}</small></span
           ><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span
           ><span>{{ stands(order) }}</span>
         </button>

@@ -206,7 +206,7 @@ export async function beginAsk(): Promise<string> {
     lines: [newLine()],
     dueDate: null,
     dueTime: null,
-    note: null,
+    details: null,
     channel: 'retail' as const,
     shipping: null,
   }
@@ -220,7 +220,7 @@ export type AskBody = Schemas['AskBody']
 
 /** An ask as read, as it is sent again. Every field is named: one that is forgotten does not compile. */
 export function askBody(order: Schemas['OrderView']): Required<AskBody> {
-  const { customerId, lines, dueDate, dueTime, note, channel, shipping } = order.ask
+  const { customerId, lines, dueDate, dueTime, details, channel, shipping } = order.ask
   return {
     customerId,
     lines: lines.map(
@@ -253,7 +253,7 @@ export function askBody(order: Schemas['OrderView']): Required<AskBody> {
     ),
     dueDate,
     dueTime,
-    note,
+    details,
     channel,
     shipping,
   }

@@ -10,6 +10,7 @@ import { typing } from '../../shell/keys'
 import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../state/state'
 import ArtworkPart from './ArtworkPart.vue'
 import Attachments from './Attachments.vue'
+import OrderDetails from './OrderDetails.vue'
 import Templates from './Templates.vue'
 import AskSentence from './AskSentence.vue'
 
@@ -66,12 +67,6 @@ const bad = computed(() => {
 const untold = computed(() =>
   (order.value?.ask.lines ?? []).every((l) => !l.styleId && l.sizes.length === 0 && l.placements.length === 0),
 )
-async function keepNote(event: Event): Promise<void> {
-  const o = order.value
-  if (!o) return
-  const note = (event.target as HTMLTextAreaElement).value || null
-  if (note !== o.ask.note) await attempt(() => saveAsk(o.id, { ...askBody(o), note }, o.version))
-}
 /** A print is described by a picture, or by typed numbers again. */
 async function describe(placementId: string, designId: string | null): Promise<void> {
   const [o, l] = [order.value, line.value]
@@ -208,9 +203,7 @@ async function withdraw(): Promise<void> {
                 </li>
               </ol>
             </details>
-            <label class="field" style="margin-top: 12px"
-              >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
-            </label>
+            <OrderDetails :order="order" />
             <Attachments :order="order" />
           </section>
           <section aria-label="Where the prints lie">

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { onMounted, shallowRef } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import { fieldOf } from '../../kit/described'
+import type { Field } from '../../kit/fields'
+import { askBody, attempt, reading, saveAsk } from '../../state/state'
+
+/** What is said of an order beside its lines and its day: a box for each that is described, kept as it is left. */
+const props = defineProps<{ order: Schemas['OrderView'] }>()
+type Details = Schemas['AskDetails']
+const fields = shallowRef<Field<Details>[]>([])
+onMounted(() =>
+  reading(async () => {
+    fields.value = (await ask(api.GET('/api/order-details'))).map((f) => fieldOf<Details>(f))
+  }),
+)
+const kept = (): Details => props.order.ask.details ?? {}
+async function keep(field: Field<Details>, event: Event): Promise<void> {
+  const details = { ...kept() }
+  field.set(details, (event.target as HTMLInputElement).value)
+  if (field.get(details) === field.get(kept())) return
+  const { id, version } = props.order
+  await attempt(() => saveAsk(id, { ...askBody(props.order), details }, version))
+}
+</script>
+
+<template>
+  <label v-for="f in fields" :key="f.label" class="field" :title="f.help || undefined"
+    >{{ f.label
+    }}<textarea
+      v-if="f.lines"
+      :rows="f.lines"
+      :maxlength="f.longest"
+      :value="f.get(kept())"
+      @change="keep(f, $event)"
+    ></textarea>
+    <input v-else :maxlength="f.longest" :value="f.get(kept())" @change="keep(f, $event)" />
+  </label>
+</template>
+
+<style scoped>
+.field {
+  margin-top: 12px;
+}
+</style>
