@@ -159,7 +159,10 @@ internal sealed class Sheet : IDisposable
         return baseline - leading;
     }
 
-    public IEnumerable<string> Lines(string text, double width, double size, bool bold = false)
+    public IEnumerable<string> Lines(string text, double width, double size, bool bold = false) =>
+        text.Split('\n').SelectMany(typed => Wrapped(typed, width, size, bold));
+
+    private IEnumerable<string> Wrapped(string text, double width, double size, bool bold)
     {
         var line = "";
         foreach (var word in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
