@@ -30,12 +30,14 @@ internal static class SaveAsk
         ask = book.Places.Settled(Measured(connection, ask));
         var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
         RefusedException.IfAny(Refusals(connection, ask, before?.Value.Ask, book, wall));
-        if (before is not null && QuoteStore.Standing(connection, id) is not null)
+        // what is said of it beside is no part of what was quoted, and may come with their yes
+        var asksOther = before is not null && !Same(before.Value.Ask, ask with { Details = before.Value.Ask.Details });
+        if (asksOther && QuoteStore.Standing(connection, id) is not null)
         {
             throw new RefusedException(
                 409,
                 "quote-sent",
-                $"The quote of {before.Value.Code} is sent: its ask stands as quoted.",
+                $"The quote of {before!.Value.Code} is sent: its ask stands as quoted.",
                 remedy: "Withdraw the quote first, then change the ask and send it again."
             );
         }
@@ -125,6 +127,18 @@ internal static class SaveAsk
             Layout = before.Facts.Layout with { At = more ? null : before.Facts.Layout.At },
         };
     }
+
+    /// <summary>True where two asks say the same.</summary>
+    public static bool Same(Ask a, Ask b) =>
+        a with { Lines = b.Lines } == b
+        && a.Lines.Count == b.Lines.Count
+        && a.Lines.Zip(b.Lines).All(l => Same(l.First, l.Second));
+
+    private static bool Same(AskLine a, AskLine b) =>
+        a with { Sizes = b.Sizes, Placements = b.Placements, Names = b.Names } == b
+        && a.Sizes.SequenceEqual(b.Sizes)
+        && a.Placements.SequenceEqual(b.Placements)
+        && a.Names.SequenceEqual(b.Names);
 
     /// <summary>What is wrong with an ask, by the rules and by who the shop's customers are.</summary>
     public static IEnumerable<Problem> Refusals(

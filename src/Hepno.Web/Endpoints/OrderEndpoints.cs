@@ -116,7 +116,7 @@ internal static class OrderEndpoints
         {
             var ask = shop.Book(connection).Places.Settled(body.ToCore());
             var before = Aggregates.Orders.Get(connection, id);
-            if (before is not null && Same(before.Value.Ask, ask))
+            if (before is not null && SaveAsk.Same(before.Value.Ask, ask))
             {
                 return new Written(id.Text, before.Version);
             }
@@ -255,15 +255,4 @@ internal static class OrderEndpoints
     /// <summary>What was done to the order, when and on which device.</summary>
     internal static List<PastDeed> History(OrderId id, OpenShop shop) =>
         shop.Db.Read(c => UndoStore.Past(c, "order", id.Text));
-
-    private static bool Same(Ask a, Ask b) =>
-        a with { Lines = b.Lines } == b
-        && a.Lines.Count == b.Lines.Count
-        && a.Lines.Zip(b.Lines).All(l => Same(l.First, l.Second));
-
-    private static bool Same(AskLine a, AskLine b) =>
-        a with { Sizes = b.Sizes, Placements = b.Placements, Names = b.Names } == b
-        && a.Sizes.SequenceEqual(b.Sizes)
-        && a.Placements.SequenceEqual(b.Placements)
-        && a.Names.SequenceEqual(b.Names);
 }
