@@ -60,8 +60,7 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
       <li v-for="(order, i) in found" :key="order.id">
         <button :class="{ on: i === chosen }" @click="open(order)">
           <b class="mono">{{ order.code }}</b><span
-            >{{ order.customer || 'nobody yet'
-            }}<small v-if="order.knownBy" class="quiet"> {{ order.knownBy }}</small></span
+            >{{ order.customer || 'nobody yet' }}<small v-if="order.knownBy">{{ order.knownBy }}</small></span
           ><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span
           ><span>{{ stands(order) }}</span>
         </button>
@@ -87,6 +86,10 @@ button {
   width: 100%;
   padding: 8px;
   border-top: 1px solid var(--rule);
+}
+small {
+  display: block;
+  overflow-wrap: anywhere;
 }
 .on {
   background: var(--ink);
