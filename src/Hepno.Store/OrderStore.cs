@@ -22,7 +22,7 @@ public static class OrderStore
             (connection, id) => Load(connection, Rows.Only(id, "id"), ("@id", id)),
             o => o.Id.Text,
             Write,
-            new(OrderLift.Lift, DetailsLift.Lift)
+            new(OrderLift.Lift, DetailsLift.Lift, _ => { })
         );
 
     /// <summary>Orders on the work line: not closed.</summary>

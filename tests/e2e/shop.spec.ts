@@ -181,6 +181,24 @@ test('an order is found by number and by part of a name, by keyboard alone', asy
   await clean(page)
 })
 
+test("the customer's own order number is typed on the ask, and finds it", async ({ page, server }) => {
+  await page.goto(`${server.url}/ask`)
+  await page.getByLabel('Their order number').fill('BV/2026-00417')
+  await page.getByLabel('Their order number').press('Tab')
+  await expect(page.getByLabel('Anything else')).toBeFocused()
+  await expect
+    .poll(async () => (await (await page.request.get(`${server.url}/api/orders?find=bv/2026`)).json()) as unknown[])
+    .toHaveLength(1)
+  await page.reload()
+  await expect(page.getByLabel('Their order number')).toHaveValue('BV/2026-00417')
+  await page.keyboard.press('/')
+  await page.keyboard.type('v/2026-004')
+  const found = page.getByRole('dialog', { name: 'Find an order' }).getByRole('listitem')
+  await expect(found).toHaveCount(1)
+  await expect(found).toContainText('BV/2026-00417')
+  await clean(page)
+})
+
 test.describe('a new shop', () => {
   test.use({ empty: true })
   test('the first day asks what nobody can price without', async ({ page }) => {

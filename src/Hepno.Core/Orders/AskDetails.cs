@@ -11,15 +11,24 @@ public sealed record AskDetails
     /// <summary>Nothing is said.</summary>
     public static AskDetails None { get; } = new();
 
+    /// <summary>The number the customer's own books know the order by.</summary>
+    public string TheirNumber { get; init; } = "";
+
     /// <summary>Anything else, in the owner's words.</summary>
     public string Note { get; init; } = "";
 
     /// <summary>Its fields, in the order of its form.</summary>
     public static FieldList<AskDetails> Fields { get; } =
-        new FieldList<AskDetails>().Text(x => x.Note, "Anything else", lines: 3).AtMost(2000, "note");
+        new FieldList<AskDetails>()
+            .Text(x => x.TheirNumber, "Their order number")
+            .AtMost(60, "customer's order number")
+            .OnPapers("Your order number")
+            .Found()
+            .Text(x => x.Note, "Anything else", lines: 3)
+            .AtMost(2000, "note");
 
     /// <summary>As it is kept of what was typed: without blanks around it.</summary>
-    public AskDetails Settled() => this with { Note = Note.Trim() };
+    public AskDetails Settled() => this with { TheirNumber = TheirNumber.Trim(), Note = Note.Trim() };
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>

@@ -7,7 +7,7 @@ namespace Hepno.Store.Documents;
 public static class KnownDocuments
 {
     /// <summary>A sent quote.</summary>
-    public static Document<FrozenQuote> SentQuote { get; } = new(NumbersLift.Within, DetailsLift.Lift);
+    public static Document<FrozenQuote> SentQuote { get; } = new(NumbersLift.Within, DetailsLift.Lift, _ => { });
 
     /// <summary>What was measured on an artwork.</summary>
     public static Document<ArtworkReport> MeasuredArtwork { get; } = new();

@@ -4062,6 +4062,8 @@ export interface components {
          *                 papers say it and what finds the order follow from here.
          */
         AskDetails: {
+            /** @description The number the customer's own books know the order by. */
+            theirNumber: string;
             /** @description Anything else, in the owner's words. */
             note: string;
         };
