@@ -247,15 +247,6 @@ public sealed class Applique : IDecorationMethod
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source)
         );
         var time = machine.Time(stitches, p.Colours);
-        var setUp = Embroidery.IsDigitised(ask, p, book)
-            ? null
-            : Figure.Input(
-                "set-up",
-                $"{place}, digitising",
-                machine.DigitisingPerDesign,
-                FigureUnit.Money,
-                $"{source}; once for the design"
-            );
         return new(
             p,
             material,
@@ -265,7 +256,7 @@ public sealed class Applique : IDecorationMethod
             steps.Appliqued((double)time.Value, p.Colours),
             [steps.Trim(Outline(p))],
             [],
-            setUp,
+            Embroidery.Digitising(ask, p, stitches, machine, book),
             "Cut the applique shapes out",
             machine.BenchId()
         )

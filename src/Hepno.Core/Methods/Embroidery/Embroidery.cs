@@ -203,7 +203,7 @@ public sealed class Embroidery : IDecorationMethod
 
     /// <summary>True where there is a stitch file already: its count is said, or the same artwork was stitched here
     /// before about as large.</summary>
-    public static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) =>
+    private static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) =>
         p.Stitches is not null
         || (
             p.DesignId is not null
@@ -213,6 +213,26 @@ public sealed class Embroidery : IDecorationMethod
                 && book.Of<StitchMachine>().Any(s => s.Id == m.MakerId)
             )
         );
+
+    /// <summary>Turning a print into stitches, paid once for the design; null where there is a stitch file
+    /// already.</summary>
+    internal static Figure? Digitising(
+        AskInHand ask,
+        Placement p,
+        Figure stitches,
+        StitchMachine machine,
+        ShopBook book
+    ) =>
+        IsDigitised(ask, p, book)
+            ? null
+            : Figure.Input(
+                "set-up",
+                $"{p.At().Name}, digitising",
+                machine.DigitisingPerDesign,
+                FigureUnit.Money,
+                $"Floor: {machine.Name}; once for the design of about "
+                    + $"{Shown.Number((double)stitches.Value, 0, book.Numbers.Format)} stitches"
+            );
 
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
@@ -236,15 +256,6 @@ public sealed class Embroidery : IDecorationMethod
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source)
         );
         var time = machine.Time(stitches, p.Colours);
-        var setUp = IsDigitised(ask, p, book)
-            ? null
-            : Figure.Input(
-                "set-up",
-                $"{place}, digitising",
-                machine.DigitisingPerDesign,
-                FigureUnit.Money,
-                $"{source}; once for the design"
-            );
         return new(
             p,
             material,
@@ -254,7 +265,7 @@ public sealed class Embroidery : IDecorationMethod
             book.Numbers.Floor.Standards().Stitched((double)time.Value),
             [],
             [],
-            setUp,
+            Digitising(ask, p, stitches, machine, book),
             BenchId: machine.BenchId(),
             Prepare: ""
         )
