@@ -26,21 +26,35 @@ public class ThingTests(Shop shop) : IClassFixture<Shop>
             {
                 Put(thing, key, "Northern");
             }
+            if (shape == "rows" && start!.AsArray().Count == 0)
+            {
+                Put(thing, key, new JsonArray(Row(field.GetProperty("rows"))));
+            }
             if (shape == "number" && least.ValueKind == JsonValueKind.Number && start is not null)
             {
                 Put(thing, key, Math.Max((double)start, least.GetDouble()));
             }
         }
-        if (thing["prices"] is not null)
-        {
-            thing["prices"] = JsonNode.Parse(
-                (string)kind.GetProperty("noun").GetString()! == "pod-services"
-                    ? """[{"kind":"tee","price":9.8}]"""
-                    : """[{"colours":1,"breaks":[{"from":24,"price":2.1}]}]"""
-            );
-        }
         return thing;
     }
+
+    private static JsonObject Row(JsonElement form) =>
+        new(
+            form.GetProperty("cells")
+                .EnumerateArray()
+                .Select(c =>
+                    KeyValuePair.Create<string, JsonNode?>(
+                        c.GetProperty("key").GetString()!,
+                        c.GetProperty("shape").GetString() switch
+                        {
+                            "rows" => new JsonArray(Row(c.GetProperty("rows"))),
+                            "choice" => c.GetProperty("options")[0].GetProperty("value").GetString(),
+                            "number" => 1,
+                            _ => "Northern",
+                        }
+                    )
+                )
+        );
 
     private static JsonNode? At(JsonNode thing, string key) =>
         key.Split('.').Aggregate((JsonNode?)thing, (at, part) => at![part]);
