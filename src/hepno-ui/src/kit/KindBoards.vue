@@ -8,19 +8,22 @@ import { type Noun, things, useThings } from './things'
 const props = defineProps<{ kind: string; noun: Noun }>()
 const kept = things<{ id: string }>(props.noun)
 useThings({ [props.kind]: kept })
-/** Its first figures; the first words of its rows where it has none. */
+/** Its first figures; where it has none its first rows: by their names, or whole where they begin with a figure. */
 function figures(value: { id: string }): string {
-  const numbers = formOf<{ id: string }>(kindOf(props.noun)).filter((f) => f.number)
-  const rows = kindOf(props.noun)?.fields.find((f) => f.rows)
-  return numbers.length > 0 || !rows
-    ? numbers
-        .slice(0, 4)
-        .map((f) => `${f.label}: ${f.get(value)}`)
-        .join(' · ')
-    : (value as unknown as Record<string, Record<string, string>[]>)
-        [rows.key]!.map((r) => r[rows.rows!.cells[0]!.key])
-        .join(' · ')
+  const form = formOf<{ id: string }>(kindOf(props.noun))
+  const numbers = form.filter((f) => f.number)
+  if (numbers.length > 0) return listed(numbers.map((f) => `${f.label}: ${f.get(value)}`))
+  const at = kindOf(props.noun)?.fields.findIndex((f) => f.rows) ?? -1
+  if (at < 0) return ''
+  const { key, rows } = kindOf(props.noun)!.fields[at]!
+  const first = rows!.cells[0]!
+  return listed(
+    first.shape === 'number'
+      ? form[at]!.get(value).split('\n')
+      : (value as unknown as Record<string, Record<string, string>[]>)[key]!.map((r) => r[first.key]!),
+  )
 }
+const listed = (parts: string[]) => parts.slice(0, 4).join(' · ')
 /** What its data sheets warn of, where it has any. */
 const cautionsOf = (value: object) => (value as { cautions?: string }).cautions
 </script>
