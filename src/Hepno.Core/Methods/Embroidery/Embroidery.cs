@@ -214,25 +214,36 @@ public sealed class Embroidery : IDecorationMethod
             )
         );
 
-    /// <summary>Turning a print into stitches, paid once for the design; null where there is a stitch file
-    /// already.</summary>
+    /// <summary>Turning a print into stitches, paid once for the design: by a service where one takes it, else as the
+    /// machine says; null where there is a stitch file already.</summary>
     internal static Figure? Digitising(
         AskInHand ask,
         Placement p,
         Figure stitches,
         StitchMachine machine,
         ShopBook book
-    ) =>
-        IsDigitised(ask, p, book)
-            ? null
-            : Figure.Input(
-                "set-up",
-                $"{p.At().Name}, digitising",
-                machine.DigitisingPerDesign,
-                FigureUnit.Money,
-                $"Floor: {machine.Name}; once for the design of about "
-                    + $"{Shown.Number((double)stitches.Value, 0, book.Numbers.Format)} stitches"
-            );
+    )
+    {
+        if (IsDigitised(ask, p, book))
+        {
+            return null;
+        }
+        var (f, count) = (book.Numbers.Format, (double)stitches.Value);
+        var (price, source) = DigitisingService.Asked(
+            book.Of<DigitisingService>(),
+            count,
+            ask.Style.Kind == GarmentKind.Cap,
+            (machine.DigitisingPerDesign, $"Floor: {machine.Name}"),
+            f
+        );
+        return Figure.Input(
+            "set-up",
+            $"{p.At().Name}, digitising",
+            price,
+            FigureUnit.Money,
+            $"{source}; once for the design of about {Shown.Number(count, 0, f)} stitches"
+        );
+    }
 
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
