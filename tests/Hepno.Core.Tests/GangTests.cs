@@ -60,7 +60,7 @@ public class GangTests
                         );
                     }
                 },
-                iter: 5000
+                iter: 1000
             );
 
     [Fact]
@@ -132,7 +132,7 @@ public class GangTests
                     Assert.NotEmpty(GangCheck.Faults(ground, laid, placed));
                     Interlocked.Increment(ref refused);
                 },
-                iter: 2500
+                iter: 800
             );
         Assert.True(refused >= 1000, $"{refused} were spoiled");
     }

@@ -264,7 +264,7 @@ public class PressFloorTests
                     "one more piece"
                 );
             },
-            iter: 10_000
+            iter: 1000
         );
     }
 
