@@ -99,6 +99,32 @@ public class OrderDetailsTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task It_moves_nothing_that_was_laid_out_though_the_film_is_sold_otherwise_since()
+    {
+        var journey = new Journey(shop, "laid-out");
+        await journey.To("gather");
+        var film = (await shop.Get("/api/films"))
+            .EnumerateArray()
+            .Single(f => f.GetProperty("value").GetProperty("id").GetString() == "ferrow");
+        var narrow = JsonNode.Parse(film.GetProperty("value").GetRawText())!;
+        narrow["byLayout"] = null;
+        var (status, body) = await shop.Send(
+            HttpMethod.Put,
+            "/api/films/ferrow",
+            narrow.ToJsonString(),
+            film.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
+        Assert.True(status == 200, body.ToString());
+        var before = (await journey.Order()).GetProperty("facts").GetProperty("layout").GetRawText();
+        (status, body) = await Say(journey, "OTHER-FILM");
+        Assert.True(status == 200, body.ToString());
+        Assert.Equal("gather", await journey.Station());
+        Assert.Equal(before, (await journey.Order()).GetProperty("facts").GetProperty("layout").GetRawText());
+        await shop.Send(HttpMethod.Post, "/api/undo");
+        await shop.Send(HttpMethod.Post, "/api/undo");
+    }
+
+    [Fact]
     public async Task Of_digits_our_number_comes_before_theirs()
     {
         await new Journey(shop, "theirs").Ask();

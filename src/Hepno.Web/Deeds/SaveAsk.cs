@@ -28,16 +28,21 @@ internal static class SaveAsk
         var before = Aggregates.Orders.Get(connection, id);
         var book = shop.Book(connection);
         ask = book.Places.Settled(Measured(connection, ask));
+        if (before is { Value: var stands } && Same(stands.Ask, ask with { Details = stands.Ask.Details }))
+        {
+            // what is said of it beside is no part of what was quoted or laid out, and may come with their yes
+            RefusedException.IfAny(ask.Details.Problems());
+            var said = stands with { Ask = stands.Ask with { Details = ask.Details } };
+            return new(said, Aggregates.Orders.Put(connection, said, seen, deed));
+        }
         var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
         RefusedException.IfAny(Refusals(connection, ask, before?.Value.Ask, book, wall));
-        // what is said of it beside is no part of what was quoted, and may come with their yes
-        var asksOther = before is not null && !Same(before.Value.Ask, ask with { Details = before.Value.Ask.Details });
-        if (asksOther && QuoteStore.Standing(connection, id) is not null)
+        if (before is not null && QuoteStore.Standing(connection, id) is not null)
         {
             throw new RefusedException(
                 409,
                 "quote-sent",
-                $"The quote of {before!.Value.Code} is sent: its ask stands as quoted.",
+                $"The quote of {before.Value.Code} is sent: its ask stands as quoted.",
                 remedy: "Withdraw the quote first, then change the ask and send it again."
             );
         }
