@@ -132,7 +132,7 @@ public class GangTests
                     Assert.NotEmpty(GangCheck.Faults(ground, laid, placed));
                     Interlocked.Increment(ref refused);
                 },
-                iter: 800
+                iter: 2500
             );
         Assert.True(refused >= 1000, $"{refused} were spoiled");
     }
