@@ -12,24 +12,7 @@ namespace Hepno.Core.Tests;
 /// cannot be stitched on.</summary>
 public class AppliqueTests
 {
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        new(3600, 0, 1, 1000, 0, 0, 0),
-        ""
-    )
-    {
-        AppliqueFilmPerIn2 = 0.02m,
-    };
+    private static readonly StitchMachine Bittern = Stitchers.BitternPaid;
     private static readonly ShopBook Book = MethodTests.Book.With<StitchMachine>([Bittern]);
 
     private static AskInHand Ask(int colours = 1, Placement? p = null) =>

@@ -7,24 +7,7 @@ namespace Hepno.Core.Tests;
 /// refused.</summary>
 public class DigitisingServiceTests
 {
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        new(3600, 0, 1, 1000, 0, 0, 0),
-        ""
-    )
-    {
-        AppliqueFilmPerIn2 = 0.02m,
-    };
+    private static readonly StitchMachine Bittern = Stitchers.BitternPaid;
     private static readonly DigitisingService Loom = new(
         "loom",
         "Loom & Lea",

@@ -21,21 +21,7 @@ public class FurtherMethodTests
     private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
     private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
 
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        Free,
-        ""
-    );
+    private static readonly StitchMachine Bittern = Stitchers.Bittern;
     private static readonly OutsidePrinter Quayside = new(
         "quayside",
         "Quayside",

@@ -15,21 +15,7 @@ namespace Hepno.Core.Tests;
 /// <summary>Prints on prints: which hold, in which order they come, when the one beneath is knocked out.</summary>
 public class LayerTests
 {
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        new(0, 0, 1, 1, 0, 0, 0),
-        ""
-    );
+    private static readonly StitchMachine Bittern = Stitchers.Bittern;
     private static readonly OutsidePrinter Quayside = new(
         "quayside",
         "Quayside",

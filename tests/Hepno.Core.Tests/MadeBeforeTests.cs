@@ -27,21 +27,7 @@ public class MadeBeforeTests
     {
         RepeatPerScreen = 9m,
     };
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        new(0, 0, 1, 1, 0, 0, 0),
-        ""
-    );
+    private static readonly StitchMachine Bittern = Stitchers.Bittern;
     private static readonly ShopBook Book = MethodTests
         .Book.With<OutsidePrinter>([Quayside])
         .With<StitchMachine>([Bittern]);

@@ -16,21 +16,7 @@ namespace Hepno.Core.Tests;
 public class MixedTests
 {
     private static readonly EquipmentHour Free = new(0, 0, 1, 1, 0, 0, 0);
-    private static readonly StitchMachine Bittern = new(
-        "bittern",
-        "Bittern",
-        700,
-        1,
-        6,
-        12,
-        8,
-        true,
-        0.20m,
-        0.12m,
-        24m,
-        new(3600, 0, 1, 1000, 0, 0, 0),
-        ""
-    );
+    private static readonly StitchMachine Bittern = Stitchers.BitternPaid with { AppliqueFilmPerIn2 = null };
     private static readonly OutsidePrinter Quayside = new(
         "quayside",
         "Quayside",

@@ -229,7 +229,8 @@ public class LayoutFileTests
         1
     )]
     [InlineData(
-        "<svg width='10in' viewBox='0 0 10 5'><g id='flag' transform='matrix(.5 0 0 .5 1 0)'><rect width='10' height='10' transform='scale(0.4, 0.2)'/></g></svg>",
+        "<svg width='10in' viewBox='0 0 10 5'><g id='flag' transform='matrix(.5 0 0 .5 1 0)'>"
+            + "<rect width='10' height='10' transform='scale(0.4, 0.2)'/></g></svg>",
         1,
         0,
         2,
@@ -243,7 +244,8 @@ public class LayoutFileTests
         1
     )]
     [InlineData(
-        "<svg width='10in' viewBox='0 0 10 5' xmlns:xlink='x'><defs><symbol id='s'><image width='2' height='1'/></symbol></defs><use id='flag' xlink:href='#s' x='1'/><rect x='1' width='2' height='1.01'/></svg>",
+        "<svg width='10in' viewBox='0 0 10 5' xmlns:xlink='x'><defs><symbol id='s'>"
+            + "<image width='2' height='1'/></symbol></defs><use id='flag' xlink:href='#s' x='1'/><rect x='1' width='2' height='1.01'/></svg>",
         1,
         0,
         2,

@@ -9,7 +9,8 @@ public class SvgTests
 {
     private static byte[] Svg(string inner, string head = "") =>
         Encoding.UTF8.GetBytes(
-            $"""{head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 100 50" width="100" height="50">{inner}</svg>"""
+            $"""{head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" """
+                + $"""viewBox="0 0 100 50" width="100" height="50">{inner}</svg>"""
         );
 
     // the head of a PNG of some size, and no pixel of it

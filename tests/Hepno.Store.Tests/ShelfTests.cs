@@ -440,10 +440,15 @@ public sealed class ShelfTests : IDisposable
             using var command = old.CreateCommand();
             command.CommandText = $$"""
                 {{first}}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel');
-                INSERT INTO orders (id, version, number, customer_id, due_date, mark_micros, decision_method, decision_at, created_at) VALUES ('o', 3, 201, 'a', '2026-07-01', 18500000, 'htv', '2026-06-01T10:00:00.000Z', '2026-06-01T09:00:00.000Z');
+                INSERT INTO orders (id, version, number, customer_id, due_date, mark_micros, decision_method, decision_at,
+                  created_at) VALUES ('o', 3, 201, 'a', '2026-07-01', 18500000, 'htv', '2026-06-01T10:00:00.000Z',
+                  '2026-06-01T09:00:00.000Z');
                 INSERT INTO paired_device VALUES ('t', 'hash', 'Tablet', '2026-06-01T09:00:00.000Z', 0);
-                INSERT INTO order_size VALUES ('o', 0, 'M', 12); INSERT INTO placement VALUES ('o', 0, 'f', 'front', 9, 8, 50, 2, 0, 5); INSERT INTO order_counted VALUES ('o', 0, 'M', 7);
-                INSERT INTO history (kind, id, version, json, deed, device, at, undoable) VALUES ('order', 'o', 3, '{}', 'method chosen', 'd', '2026-06-01T10:00:00.000Z', 1);
+                INSERT INTO order_size VALUES ('o', 0, 'M', 12);
+                INSERT INTO placement VALUES ('o', 0, 'f', 'front', 9, 8, 50, 2, 0, 5);
+                INSERT INTO order_counted VALUES ('o', 0, 'M', 7);
+                INSERT INTO history (kind, id, version, json, deed, device, at, undoable)
+                  VALUES ('order', 'o', 3, '{}', 'method chosen', 'd', '2026-06-01T10:00:00.000Z', 1);
                 INSERT INTO quote VALUES ('q', 'o', '2026-06-01T10:00:00.000Z', NULL, '{"ask":{"customerId":"a",
                 "styleId":"brae","colourwayId":"n","sizes":[{"size":"M","pieces":12}],"placements":[],"mark":18.5,
                 "note":null},"style":{"id":"brae"},"colourway":{"id":"n"},

@@ -99,7 +99,9 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
             "/api/orders/arted",
             $$"""
             {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
-             "placements":[{"id":"p","place":"front","widthIn":10,"heightIn":1,"coveragePercent":1,"colours":20,"gradient":true,"thinnestLinePt":50,"designId":"crest"}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
+             "placements":[{"id":"p","place":"front","widthIn":10,"heightIn":1,"coveragePercent":1,"colours":20,
+             "gradient":true,"thinnestLinePt":50,"designId":"crest"}]}],"dueDate":"{{Due}}","dueTime":null,
+             "details":null}
             """
         );
         Assert.True(kept.Status == 200, kept.Body.ToString());
@@ -216,7 +218,9 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
             "/api/orders/waved",
             $$"""
             {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
-             "placements":[{"id":"p","place":"front","widthIn":4,"heightIn":4,"coveragePercent":1,"colours":1,"gradient":false,"thinnestLinePt":5,"designId":"wave"}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
+             "placements":[{"id":"p","place":"front","widthIn":4,"heightIn":4,"coveragePercent":1,"colours":1,
+             "gradient":false,"thinnestLinePt":5,"designId":"wave"}]}],"dueDate":"{{Due}}","dueTime":null,
+             "details":null}
             """
         );
         async Task<double> Painted() =>
@@ -345,7 +349,10 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
     {
         // forty thousand times the whole page, each in a gradient of its own
         var endless = Encoding.UTF8.GetBytes(
-            $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs><linearGradient id="l"><stop offset="0" stop-color="#f00"/><stop offset="1" stop-color="#00f" stop-opacity=".5"/></linearGradient><rect id="r" width="100" height="100" fill="url(#l)"/></defs>{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>"""
+            """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs><linearGradient id="l">"""
+                + """<stop offset="0" stop-color="#f00"/><stop offset="1" stop-color="#00f" stop-opacity=".5"/>"""
+                + """</linearGradient><rect id="r" width="100" height="100" fill="url(#l)"/></defs>"""
+                + $"""{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>"""
         );
         var refused = File("endless", endless, "image/svg+xml");
         var (taken, _) = await File("beside", Png());
@@ -371,7 +378,9 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
     public async Task Measuring_is_stopped_at_once_and_nothing_of_it_is_kept()
     {
         var slow = Encoding.UTF8.GetBytes(
-            $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs><circle id="r" cx="50" cy="50" r="50" opacity=".9"/></defs>{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>"""
+            """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs>"""
+                + """<circle id="r" cx="50" cy="50" r="50" opacity=".9"/></defs>"""
+                + $"""{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>"""
         );
         var sent = File("stopped", slow, "image/svg+xml");
         while ((await shop.Get("/api/artwork/stopped/progress")).GetProperty("share").ValueKind == JsonValueKind.Null)

@@ -19,7 +19,8 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
                 {"id":"{{id}}","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":12}],"mark":null,"theirs":{{(
                     theirs ? "true" : "false"
                 )}},"dueDate":{{(due is null ? "null" : $"\"{due}\"")}},
-                 "placements":[{"id":"p{{id}}","place":"front","widthIn":9,"heightIn":6,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5,"designId":{{(
+                 "placements":[{"id":"p{{id}}","place":"front","widthIn":9,"heightIn":6,"coveragePercent":50,
+                 "colours":2,"gradient":false,"thinnestLinePt":5,"designId":{{(
                     design is null ? "null" : $"\"{design}\""
                 )}}}]}
                 """

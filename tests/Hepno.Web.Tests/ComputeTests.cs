@@ -40,9 +40,15 @@ public class ComputeTests(Shop shop) : IClassFixture<Shop>
     }
 
     private const string Tee = """
-        "before":[{"code":"thread","seconds":10,"hands":true,"press":true},{"code":"lint","seconds":5,"hands":true,"press":true},{"code":"close","seconds":2,"hands":true,"press":true},{"code":"pre-press","seconds":5,"hands":false,"press":true},{"code":"open","seconds":2,"hands":true,"press":true}],
+        "before":[{"code":"thread","seconds":10,"hands":true,"press":true},{"code":"lint","seconds":5,"hands":true,
+        "press":true},{"code":"close","seconds":2,"hands":true,"press":true},{"code":"pre-press","seconds":5,
+        "hands":false,"press":true},{"code":"open","seconds":2,"hands":true,"press":true}],
         "after":[{"code":"inspect","seconds":6,"hands":true,"press":false}],
-        "passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":3,"steps":[{"code":"position","seconds":12,"hands":true,"press":true},{"code":"close","seconds":2,"hands":true,"press":true},{"code":"press","seconds":15,"hands":false,"press":true},{"code":"open","seconds":2,"hands":true,"press":true},{"code":"peel","seconds":4,"hands":true,"press":true},{"code":"unload","seconds":4,"hands":true,"press":true}]}]
+        "passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":3,
+        "steps":[{"code":"position","seconds":12,"hands":true,"press":true},{"code":"close","seconds":2,"hands":true,
+        "press":true},{"code":"press","seconds":15,"hands":false,"press":true},{"code":"open","seconds":2,
+        "hands":true,"press":true},{"code":"peel","seconds":4,"hands":true,"press":true},{"code":"unload","seconds":4,
+        "hands":true,"press":true}]}]
         """;
 
     [Fact]

@@ -116,7 +116,8 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
     )]
     [InlineData(
         "screens",
-        "supplier,product,formula,set_up,counts_white,least_sheets,freight,days,sheet,width_in,height_in,colours,from,price\nB,S,wet peel,18,yes,15,9,4,A,9,9,1,1,2\n",
+        "supplier,product,formula,set_up,counts_white,least_sheets,freight,days,sheet,width_in,height_in,colours,"
+            + "from,price\nB,S,wet peel,18,yes,15,9,4,A,9,9,1,1,2\n",
         "Row 2, formula: \"wet peel\" cannot be read."
     )]
     [InlineData(

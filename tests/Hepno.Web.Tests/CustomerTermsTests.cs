@@ -13,7 +13,8 @@ public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
             $"/api/orders/{id}",
             $$"""
             {"customerId":"{{id}}","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":20}],"mark":null,
-             "placements":[{"id":"p","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
+             "placements":[{"id":"p","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,
+             "gradient":false,"thinnestLinePt":5}]}],"dueDate":"{{Due}}","dueTime":null,"details":null}
             """
         );
         Assert.True(status == 200, answer.ToString());

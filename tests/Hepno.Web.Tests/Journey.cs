@@ -62,8 +62,12 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
             $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}"""
         );
         var due = Shop.DaysOn(40);
-        var json =
-            $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"details":{"note":"ring the bell"} }""";
+        var json = $$"""
+            {"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black",
+            "sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],
+            "placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],
+            "dueDate":"{{due}}","dueTime":null,"details":{"note":"ring the bell"} }
+            """;
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
         Assert.True(status == 200, body.ToString());
     }

@@ -139,8 +139,11 @@ public sealed class MalformedCalls
         var queries = (operation["parameters"]?.AsArray() ?? [])
             .Where(p => (string?)p!["in"] == "query" && dice.Next(2) == 0)
             .Select(p =>
-                $"{(string)p!["name"]!}={(dice.Next(3) > 0 ? Pick(BadQueries) : Uri.EscapeDataString(seen.TryGetValue((string)p["name"]!, out var known) ? Pick(known)?.ToString() ?? "" : "3"))}"
-            )
+            {
+                var name = (string)p!["name"]!;
+                string Good() => seen.TryGetValue(name, out var known) ? Pick(known)?.ToString() ?? "" : "3";
+                return $"{name}={(dice.Next(3) > 0 ? Pick(BadQueries) : Uri.EscapeDataString(Good()))}";
+            })
             .ToList();
         var (body, type) = BodyOf(operation["requestBody"]?["content"]?.AsObject());
         string?[] versions = [null, "\"1\"", "\"2\"", "\"9999\"", "\"-1\"", "*", "\"\"", "\"99999999999999999999\""];

@@ -25,7 +25,8 @@ public class OwnPieceApiTests(Shop shop) : IClassFixture<Shop>
                 30
             )}}","dueTime":null,"details":null,"lines":[{"id":"1","styleId":"hollin","colourwayId":"navy",
             "sizes":[{"size":"M","pieces":2},{"size":"2XL","pieces":1}],"mark":null,"names":{{names}},
-             "placements":[{"id":"crest","place":"left-chest","widthIn":3.5,"heightIn":3.5,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5},
+             "placements":[{"id":"crest","place":"left-chest","widthIn":3.5,"heightIn":3.5,"coveragePercent":50,
+             "colours":2,"gradient":false,"thinnestLinePt":5},
               {"id":"own","place":"back","widthIn":11,"heightIn":9,"coveragePercent":40,"colours":1,
               "gradient":false,"thinnestLinePt":14,"bySize":true,"own":"{{own}}"}]}]}
             """

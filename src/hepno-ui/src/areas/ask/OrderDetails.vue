@@ -25,9 +25,9 @@ async function keep(field: Field<Details>, event: Event): Promise<void> {
 </script>
 
 <template>
-  <label v-for="f in fields" :key="f.label" class="field" :title="f.help || undefined"
-    >{{ f.label
-    }}<textarea
+  <label v-for="f in fields" :key="f.label" class="field" :class="{ short: !f.lines }" :title="f.help || undefined"
+    ><span>{{ f.label }}</span
+    ><textarea
       v-if="f.lines"
       :rows="f.lines"
       :maxlength="f.longest"
@@ -41,5 +41,14 @@ async function keep(field: Field<Details>, event: Event): Promise<void> {
 <style scoped>
 .field {
   margin-top: 12px;
+}
+.field > span {
+  color: var(--ink-2);
+}
+/* what takes a word stands beside its name: the note below it stays in sight */
+.short {
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
 }
 </style>

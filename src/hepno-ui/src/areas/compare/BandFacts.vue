@@ -130,6 +130,7 @@ const would = ({ wouldWork: w }: Schemas['Reason']) => (w ? ` ${w[0]!.toUpperCas
 .line {
   display: flex;
   flex-wrap: wrap;
+  align-items: baseline;
   gap: 2px 16px;
   padding-top: 4px;
 }
