@@ -237,15 +237,28 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
 }
 
 /// <summary>Looks after the copies at start and every ten minutes, and forgets old changes.</summary>
-internal sealed partial class DailyCopies(OpenShop shop, Copying copying, ILogger<DailyCopies> log) : BackgroundService
+internal sealed partial class DailyCopies : BackgroundService
 {
     private const int MostThinned = 500;
 
     private static readonly TimeSpan First = TimeSpan.FromSeconds(5);
     private static readonly TimeSpan Then = TimeSpan.FromMinutes(10);
 
+    private readonly OpenShop shop;
+    private readonly Copying copying;
+    private readonly ILogger<DailyCopies> log;
+    private readonly TaskCompletionSource started = new();
+
+    public DailyCopies(OpenShop shop, Copying copying, ILogger<DailyCopies> log, IHostApplicationLifetime life)
+    {
+        (this.shop, this.copying, this.log) = (shop, copying, log);
+        // what is registered last runs first: the demo's shop, which is filled then, is whole before it is copied
+        life.ApplicationStarted.Register(started.SetResult);
+    }
+
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
+        await started.Task.WaitAsync(stoppingToken);
         var wait = First;
         while (
             await Task.Delay(wait, stoppingToken).ContinueWith(t => t.IsCompletedSuccessfully, TaskScheduler.Default)
