@@ -27,6 +27,7 @@ test('pictures @shots', async ({ page, request, server }) => {
         .filter({ hasText: /^T-2\d\d/ })
         .first(),
     ).toBeVisible()
+    if (path === '/ask') await expect(page.getByLabel('Their order number')).toBeVisible()
     // the ribbons come a moment after the comparison
     if (path === '/compare') await expect(page.getByText(/Upper ribbon/)).toBeVisible({ timeout: 20_000 })
     await page.waitForTimeout(900)

@@ -9,19 +9,28 @@ type RowForm = Schemas['RowForm']
 type Json = Record<string, unknown>
 
 const kinds = shallowRef<Kind[]>([])
-let asked: Promise<void> | undefined
+const details = shallowRef<Field<Schemas['AskDetails']>[]>([])
 
-/** Reads how things are described, once. */
-export function kindsRead(): Promise<void> {
-  asked ??= ask(api.GET('/api/things')).then(
-    (all) => void (kinds.value = all),
-    (trouble: unknown) => {
+/** What reads something once, and again only where that failed. */
+function once(read: () => Promise<void>): () => Promise<void> {
+  let asked: Promise<void> | undefined
+  return () =>
+    (asked ??= read().catch((trouble: unknown) => {
       asked = undefined
       throw trouble
-    },
-  )
-  return asked
+    }))
 }
+
+/** Reads how things are described. */
+export const kindsRead = once(async () => void (kinds.value = await ask(api.GET('/api/things'))))
+
+/** Reads how what is said of an order is described. */
+export const detailsRead = once(async () => {
+  details.value = (await ask(api.GET('/api/order-details'))).map((f) => fieldOf(f))
+})
+
+/** What is said of an order, once it is read. */
+export const orderDetails = (): Field<Schemas['AskDetails']>[] => details.value
 
 /** The kind of a noun, once kinds are read. */
 export const kindOf = (noun: string): Kind | undefined => kinds.value.find((k) => k.noun === noun)

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, seen } from '../../api/client'
+import { detailsRead } from '../../kit/described'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
 import { length, number } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeName } from '../../words/words'
 import { typing } from '../../shell/keys'
-import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../state/state'
+import { askBody, attempt, format, lineInHand, reading, refresh, saveAsk, shop } from '../../state/state'
 import ArtworkPart from './ArtworkPart.vue'
 import Attachments from './Attachments.vue'
 import OrderDetails from './OrderDetails.vue'
 import Templates from './Templates.vue'
 import AskSentence from './AskSentence.vue'
 
+// asked for beside the order, not after it
+void reading(detailsRead)
 const order = computed(() => shop.order)
 const line = computed(() => lineInHand.value)
 const several = computed(() => (order.value?.lines.length ?? 0) > 1)
@@ -203,8 +206,7 @@ async function withdraw(): Promise<void> {
                 </li>
               </ol>
             </details>
-            <OrderDetails :order="order" />
-            <Attachments :order="order" />
+            <OrderDetails :order="order"><Attachments :order="order" /></OrderDetails>
           </section>
           <section aria-label="Where the prints lie">
             <div class="sides">

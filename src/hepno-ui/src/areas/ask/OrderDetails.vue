@@ -1,19 +1,13 @@
 <script setup lang="ts">
-import { onMounted, shallowRef } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
-import { fieldOf } from '../../kit/described'
+import type { Schemas } from '../../api/client'
+import { orderDetails } from '../../kit/described'
 import type { Field } from '../../kit/fields'
-import { askBody, attempt, reading, saveAsk } from '../../state/state'
+import { askBody, attempt, saveAsk } from '../../state/state'
 
-/** What is said of an order beside its lines and its day: a box for each that is described, kept as it is left. */
+/** What is said of an order beside its lines and its day: a box for each that is described, kept as it is left.
+ * What follows comes with them, so that nothing moves under a finger. */
 const props = defineProps<{ order: Schemas['OrderView'] }>()
 type Details = Schemas['AskDetails']
-const fields = shallowRef<Field<Details>[]>([])
-onMounted(() =>
-  reading(async () => {
-    fields.value = (await ask(api.GET('/api/order-details'))).map((f) => fieldOf<Details>(f))
-  }),
-)
 const kept = (): Details => props.order.ask.details ?? {}
 async function keep(field: Field<Details>, event: Event): Promise<void> {
   const details = { ...kept() }
@@ -25,7 +19,12 @@ async function keep(field: Field<Details>, event: Event): Promise<void> {
 </script>
 
 <template>
-  <label v-for="f in fields" :key="f.label" class="field" :class="{ short: !f.lines }" :title="f.help || undefined"
+  <label
+    v-for="f in orderDetails()"
+    :key="f.label"
+    class="field"
+    :class="{ short: !f.lines }"
+    :title="f.help || undefined"
     ><span>{{ f.label }}</span
     ><textarea
       v-if="f.lines"
@@ -36,6 +35,7 @@ async function keep(field: Field<Details>, event: Event): Promise<void> {
     ></textarea>
     <input v-else :maxlength="f.longest" :value="f.get(kept())" @change="keep(f, $event)" />
   </label>
+  <slot v-if="orderDetails().length > 0" />
 </template>
 
 <style scoped>
