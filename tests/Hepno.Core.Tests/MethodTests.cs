@@ -391,7 +391,7 @@ public class MethodTests
                     },
                 }
             ).Problems(),
-            p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare"
+            p => p.Code == "margin-and-fees" && p.Where == "prices.retail.marginShare"
         );
 
     private static Comparison Compare(AskInHand ask, decimal? mark = null) =>

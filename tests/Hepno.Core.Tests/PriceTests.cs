@@ -148,10 +148,10 @@ public class PriceTests
     }
 
     [Theory]
-    [InlineData(PolicyKind.Margin, 0.98, 2, 40, "retail.marginShare")]
-    [InlineData(PolicyKind.Margin, 1.5, 2, 40, "retail.marginShare")]
-    [InlineData(PolicyKind.Multiple, 0.3, 0.5, 40, "retail.multiple")]
-    [InlineData(PolicyKind.Hourly, 0.3, 2, -1, "retail.perHour")]
+    [InlineData(PolicyKind.Margin, 0.98, 2, 40, "prices.retail.marginShare")]
+    [InlineData(PolicyKind.Margin, 1.5, 2, 40, "prices.retail.marginShare")]
+    [InlineData(PolicyKind.Multiple, 0.3, 0.5, 40, "prices.retail.multiple")]
+    [InlineData(PolicyKind.Hourly, 0.3, 2, -1, "prices.retail.perHour")]
     public void A_policy_that_cannot_be_is_refused_by_its_field(
         PolicyKind kind,
         decimal margin,

@@ -173,17 +173,15 @@ public class SchoolTests
     [Fact]
     public void Habits_that_cannot_be_are_refused_by_name()
     {
-        Assert.Equal("floor.rackPlaces", Assert.Single(new FloorHabits { RackPlaces = 0 }.Problems()).Where);
+        var floor = FloorRules.Default with { Habits = new() { RackPlaces = 0 } };
+        Assert.Equal("habits.rackPlaces", Assert.Single(floor.Problems()).Where);
+        Assert.Equal("times[0].code", Assert.Single(new FloorHabits { Times = [new("juggle", 3)] }.Problems()).Where);
         Assert.Equal(
-            "floor.times[0].code",
-            Assert.Single(new FloorHabits { Times = [new("juggle", 3)] }.Problems()).Where
-        );
-        Assert.Equal(
-            "floor.times[0].seconds",
+            "times[0].seconds",
             Assert.Single(new FloorHabits { Times = [new("lint", double.NaN)] }.Problems()).Where
         );
         Assert.Equal(
-            "floor.covers[0]",
+            "covers[0]",
             Assert.Single(new FloorHabits { Covers = [new(Cover.Sheet, 12, 0)] }.Problems()).Where
         );
         Assert.Contains((MethodTests.FilmOnCotton with { NeverAgain = true }).Problems(), p =>

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using NodaTime;
@@ -64,20 +65,15 @@ public class SetUpTests
     public void Minutes_that_cannot_be_are_refused() =>
         Assert.All(
             [
-                ShopNumbers.Default with
-                {
-                    Floor = ShopNumbers.Default.Floor with { SwapMinutes = -1 },
-                },
-                ShopNumbers.Default with
-                {
-                    Floor = ShopNumbers.Default.Floor with { DialMinutes = double.NaN },
-                },
-                ShopNumbers.Default with
-                {
-                    Floor = ShopNumbers.Default.Floor with { SwapMinutes = 61 },
-                },
+                (FloorRules.Default with { SwapMinutes = -1 }, "floor.swapMinutes"),
+                (FloorRules.Default with { DialMinutes = double.NaN }, "floor.dialMinutes"),
+                (FloorRules.Default with { SwapMinutes = 61 }, "floor.swapMinutes"),
             ],
-            n => Assert.Equal("swapMinutes", Assert.Single(n.Problems()).Where)
+            n =>
+            {
+                var (floor, where) = n;
+                Assert.Equal(where, Assert.Single((ShopNumbers.Default with { Floor = floor }).Problems()).Where);
+            }
         );
 
     [Fact]

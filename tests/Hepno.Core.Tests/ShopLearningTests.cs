@@ -209,7 +209,7 @@ public class ShopLearningTests
                     Rates = ShopNumbers.Default.Rates with { Spoilage = [new("htv", 0.7)] },
                 }
             ).Problems(),
-            p => p.Where == "spoilage"
+            p => p.Where == "rates.spoilage"
         );
     }
 

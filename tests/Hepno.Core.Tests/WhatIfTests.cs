@@ -164,7 +164,7 @@ public class WhatIfTests
         );
         Assert.Null(RuleOfThumb.Reckon(20m, cost, n.Fees.Terms(), 0, n.Rates.Wage, n.Format));
         Assert.Equal(
-            "ruleOfThumb",
+            "prices.ruleOfThumb",
             Assert.Single((n with { Prices = n.Prices with { RuleOfThumb = 21 } }).Problems()).Where
         );
     }

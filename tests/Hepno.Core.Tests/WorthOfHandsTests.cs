@@ -110,7 +110,7 @@ public class WorthOfHandsTests
         Assert.Equal((60m, 0m), (Of(By(HandsWorth.Always), due).AnHour, Of(By(HandsWorth.Always), due).Free));
         Assert.Equal((12m, 5m), (Of(By(HandsWorth.Typed), null).AnHour, Of(By(HandsWorth.Typed), null).Beyond(5)));
         Assert.Equal(
-            "handsWorthAnHour",
+            "rates.handsWorthAnHour",
             Assert
                 .Single((Book.Numbers with { Rates = Book.Numbers.Rates with { HandsWorthAnHour = -1 } }).Problems())
                 .Where

@@ -18,16 +18,29 @@ public sealed class LastReleaseTests : IDisposable
 
     public LastReleaseTests()
     {
-        using (var old = new SqliteConnection($"Data Source={Db.File(folder)};Foreign Keys=False;Pooling=False"))
+        using (var old = Left(folder, Data))
         {
-            old.Open();
-            using var command = old.CreateCommand();
-            command.CommandText = File.ReadAllText(Tree.Case("documents", Data));
-            command.ExecuteNonQuery();
             before = Tables(old).ToDictionary(t => t, t => Rows(old, t));
         }
-        db = new Db(folder);
+        db = Opened(folder);
+    }
+
+    // a database as the last release left it
+    private static SqliteConnection Left(string folder, params string[] written)
+    {
+        var old = new SqliteConnection($"Data Source={Db.File(folder)};Foreign Keys=False;Pooling=False");
+        old.Open();
+        using var command = old.CreateCommand();
+        command.CommandText = string.Concat(written.Select(f => File.ReadAllText(Tree.Case("documents", f))));
+        command.ExecuteNonQuery();
+        return old;
+    }
+
+    private static Db Opened(string folder)
+    {
+        var db = new Db(folder);
         db.Open(Instant.FromUtc(2026, 12, 1, 9, 0, 0));
+        return db;
     }
 
     public void Dispose()
@@ -81,6 +94,23 @@ public sealed class LastReleaseTests : IDisposable
             Assert.Equal(kept, now);
             return 0;
         });
+    }
+
+    // numbers-55.sql puts something into every list of the shop's numbers, and another word than the usual into every
+    // choice; numbers-55.json is what the last release that had them in columns made of it
+    [Fact]
+    public void The_shops_numbers_are_kept_in_a_document_to_the_last_digit()
+    {
+        var beside = Path.Combine(folder, "beside");
+        Directory.CreateDirectory(beside);
+        Left(beside, Data, "numbers-55.sql").Dispose();
+        using var shop = Opened(beside);
+        var numbers = shop.Read(c => Aggregates.Numbers.Get(c, "1"))!;
+        Assert.Equal(7, numbers.Version);
+        Assert.Equal(
+            File.ReadAllText(Tree.Case("documents", "numbers-55.json")).TrimEnd(),
+            Aggregates.Numbers.Document.Written(numbers.Value)
+        );
     }
 
     private static List<string[]> Written<T>(Aggregate<T> things, SqliteConnection c)

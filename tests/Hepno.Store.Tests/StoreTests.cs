@@ -193,7 +193,7 @@ public sealed class StoreTests : IDisposable
                 var pages = (long)limit.ExecuteScalar()!;
                 limit.CommandText = $"PRAGMA max_page_count = {pages}";
                 limit.ExecuteScalar();
-                return Aggregates.Customers.Put(c, new("b", new string('x', 200_000), ""), 0, Deed);
+                return Aggregates.Customers.Put(c, new("b", new string('x', 5_000_000), ""), 0, Deed);
             })
         );
         Assert.Equal(13, full.SqliteErrorCode);

@@ -139,7 +139,7 @@ public sealed class AnyShopTests(ITestOutputHelper output)
                 shop,
                 any,
                 "/api/numbers",
-                "NumbersBody",
+                "ShopNumbers",
                 JsonNode.Parse((await shop.Get("/api/numbers")).GetRawText())!["value"]!
             );
         }

@@ -159,7 +159,10 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         var numbers = (await empty.Get("/api/numbers")).GetProperty("value");
         Assert.Equal(
             (21, 0.08m),
-            (numbers.GetProperty("wage").GetDecimal(), numbers.GetProperty("taxShare").GetDecimal())
+            (
+                numbers.GetProperty("rates").GetProperty("wage").GetDecimal(),
+                numbers.GetProperty("fees").GetProperty("taxShare").GetDecimal()
+            )
         );
         var sent = (await empty.Get("/api/orders/demo-202/quote")).GetProperty("quote").GetProperty("numbers");
         Assert.Equal("Wren", sent.GetProperty("week").GetProperty("people")[0].GetProperty("name").GetString());

@@ -134,7 +134,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
         var before = (await Film("charged")).GetProperty("outcome").GetProperty("price").GetDecimal();
         var numbers = await shop.Get("/api/numbers");
         var body = JsonNode.Parse(numbers.GetProperty("value").GetRawText())!.AsObject();
-        body["theirsPerPiece"] = 1.5;
+        body["prices"]!["theirsPerPiece"] = 1.5;
         var (status, said) = await shop.Send(
             HttpMethod.Put,
             "/api/numbers",
@@ -149,7 +149,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
             band.GetProperty("priceHow").GetString(),
             StringComparison.Ordinal
         );
-        body["theirsPerPiece"] = -1;
+        body["prices"]!["theirsPerPiece"] = -1;
         Assert.Equal(
             400,
             (
@@ -161,7 +161,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
                 )
             ).Status
         );
-        body["theirsPerPiece"] = 0;
+        body["prices"]!["theirsPerPiece"] = 0;
         await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), said.GetProperty("version").ToString());
     }
 

@@ -56,7 +56,10 @@ public sealed class CopyApiTests : IDisposable
                 )
             ).Status
         );
-        Assert.Equal(21, (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("wage").GetDecimal());
+        Assert.Equal(
+            21,
+            (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("rates").GetProperty("wage").GetDecimal()
+        );
         var seq = (await shop.Get("/api/line")).GetProperty("seq").GetInt64();
 
         var checkedCopy = await shop.Send(HttpMethod.Post, $"/api/copies/{name}/check");
@@ -67,7 +70,10 @@ public sealed class CopyApiTests : IDisposable
         Assert.Equal(2, await Customers());
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/copies/{name}/restore")).Status);
         Assert.Equal(1, await Customers());
-        Assert.Equal(18, (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("wage").GetDecimal());
+        Assert.Equal(
+            18,
+            (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("rates").GetProperty("wage").GetDecimal()
+        );
         var line = await shop.Get("/api/line");
         Assert.True(line.GetProperty("seq").GetInt64() > seq);
         Assert.True(line.GetProperty("newShop").GetBoolean());

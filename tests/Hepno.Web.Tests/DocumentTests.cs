@@ -21,11 +21,11 @@ public class DocumentTests(Shop shop) : IClassFixture<Shop>
         {
             var numbers = await shop.Get("/api/numbers");
             var n = JsonNode.Parse(numbers.GetProperty("value").GetRawText())!.AsObject();
-            n["taxShare"] = One(0, 0.0825, 0.19, 0.0775);
-            n["roundingStep"] = One(0, 0.05, 0.25);
-            n["sizePricing"] = One("averaged", "surcharged");
-            n["depositShare"] = One(0, 0.5, 0.333);
-            n["minimumCharge"] = One(0, 40, 250);
+            n["fees"]!["taxShare"] = One(0, 0.0825, 0.19, 0.0775);
+            n["prices"]!["roundingStep"] = One(0, 0.05, 0.25);
+            n["prices"]!["sizePricing"] = One("averaged", "surcharged");
+            n["terms"]!["depositShare"] = One(0, 0.5, 0.333);
+            n["prices"]!["minimumCharge"] = One(0, 40, 250);
             Assert.Equal(
                 200,
                 (

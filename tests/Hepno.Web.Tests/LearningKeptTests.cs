@@ -114,7 +114,7 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
         {
             var kept = await shop.Get("/api/numbers");
             var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
-            (body["handsWorth"], body["handsWorthAnHour"]) = (how, sum);
+            (body["rates"]!["handsWorth"], body["rates"]!["handsWorthAnHour"]) = (how, sum);
             return await shop.Send(
                 HttpMethod.Put,
                 "/api/numbers",
@@ -127,7 +127,7 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
         var (refused, problem) = await Set("typed", -1);
         Assert.Equal(400, refused);
         Assert.Contains(
-            "The worth of an hour of -1.00 is outside 0 to 100,000.",
+            "More than its wage, an hour: -1 is outside 0 to 100,000.",
             problem.GetRawText(),
             StringComparison.Ordinal
         );

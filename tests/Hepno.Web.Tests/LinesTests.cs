@@ -146,8 +146,8 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
         await Asked("beside", [Line(1, "brae", "black", 10), Line(2, "hollin", "navy", 30)]);
         // 30 pieces more from the same mill: 25 order minutes, the card's fixed part and 12.00 of freight go over 40
         // pieces instead of 10
-        var numbers = (await shop.Get("/api/numbers")).GetProperty("value");
-        var hour = numbers.GetProperty("wage").GetDecimal() + numbers.GetProperty("overheadPerHour").GetDecimal();
+        var rates = (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("rates");
+        var hour = rates.GetProperty("wage").GetDecimal() + rates.GetProperty("overheadPerHour").GetDecimal();
         var once = (25m / 60 * hour) + 0.60m + 12m;
         var spoilage = (await Cost("alone")) - (await Cost("beside")) - ((once / 10) - (once / 40));
         // the dearer blank is also ruined now and then
@@ -350,7 +350,7 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
         var before = numbers.GetProperty("value").GetRawText();
         var version = numbers.GetProperty("version").GetInt64();
         var light = JsonNode.Parse(before)!.AsObject();
-        light["packagings"] = JsonNode.Parse(
+        light["packing"]!["packagings"] = JsonNode.Parse(
             """[{"name":"Crate","mostTees":900,"mostGrams":90000,"ownGrams":20000,"price":1}]"""
         );
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", light.ToJsonString(), $"{version}")).Status);

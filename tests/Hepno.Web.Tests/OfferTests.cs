@@ -140,7 +140,7 @@ public class OfferTests(Shop shop) : IClassFixture<Shop>
         );
         Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/outside-printers/none/prices")).Status);
 
-        await Numbers(n => n["inversion"] = "give-piece");
+        await Numbers(n => n["prices"]!["inversion"] = "give-piece");
         var journey = await Asked("larger", 54);
         async Task<JsonElement> Sent() =>
             (await shop.Get("/api/orders/larger/compare"))
@@ -275,7 +275,7 @@ public class OfferTests(Shop shop) : IClassFixture<Shop>
     public async Task Days_and_months_are_written_in_the_shops_language()
     {
         string[] german = ["So", "Mo", "Di", "Mi", "Do", "Fr", "Sa"];
-        await Numbers(n => n["format"]!["language"] = "de");
+        await Numbers(n => n["identity"]!["format"]!["language"] = "de");
         var line = await shop.Get("/api/line");
         Assert.Contains(line.GetProperty("now").GetString()!.Split(' ')[0], german);
         var kept = await shop.Get("/api/numbers");
@@ -288,9 +288,9 @@ public class OfferTests(Shop shop) : IClassFixture<Shop>
             kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
         );
         Assert.Equal(
-            (400, "format.language"),
+            (400, "identity.format.language"),
             (status, refused.GetProperty("problems")[0].GetProperty("where").GetString())
         );
-        await Numbers(n => n["format"]!["language"] = "en");
+        await Numbers(n => n["identity"]!["format"]!["language"] = "en");
     }
 }

@@ -44,7 +44,7 @@ public class PushedTests(Shop shop) : IClassFixture<Shop>
     {
         var kept = await shop.Get("/api/numbers");
         var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
-        body["unattended"] = JsonNode.Parse(machines);
+        body["floor"]!["unattended"] = JsonNode.Parse(machines);
         var (answered, problem) = await shop.Send(
             HttpMethod.Put,
             "/api/numbers",
@@ -54,11 +54,14 @@ public class PushedTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(status, answered);
         if (status == 200)
         {
-            var now = (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("unattended");
+            var now = (await shop.Get("/api/numbers"))
+                .GetProperty("value")
+                .GetProperty("floor")
+                .GetProperty("unattended");
             Assert.Equal(machines, now.ValueKind == JsonValueKind.Null ? "[]" : now.GetRawText());
             return;
         }
-        Assert.Equal("unattended", problem.GetProperty("problems")[0].GetProperty("where").GetString());
+        Assert.Equal("floor.unattended", problem.GetProperty("problems")[0].GetProperty("where").GetString());
     }
 
     private async Task Until(Journey journey, int pieces, int days)

@@ -57,9 +57,9 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
 
         await Numbers(n =>
         {
-            n["wage"] = 60m;
-            n["people"] = null;
-            n["leastMarginShare"] = 0.3m;
+            n["rates"]!["wage"] = 60m;
+            n["week"]!["people"] = new JsonArray();
+            n["prices"]!["leastMarginShare"] = 0.3m;
         });
         var dearer = await Recosted();
         var line = Line(dearer, "recosted")!.Value;

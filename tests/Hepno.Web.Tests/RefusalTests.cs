@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
@@ -248,19 +249,30 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     {
         var kept = await shop.Get("/api/numbers");
         var version = kept.GetProperty("version").ToString();
-        string With(string field, int value)
+        string With(string section, string field, int value)
         {
-            var body = System.Text.Json.Nodes.JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
-            body[field] = value;
+            var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
+            body[section]![field] = value;
             return body.ToJsonString();
         }
-        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", With("orderMinutes", 26), version)).Status);
-        var (status, stale) = await shop.Send(HttpMethod.Put, "/api/numbers", With("validityDays", 21), version);
+        Assert.Equal(
+            200,
+            (await shop.Send(HttpMethod.Put, "/api/numbers", With("rates", "orderMinutes", 26), version)).Status
+        );
+        var (status, stale) = await shop.Send(
+            HttpMethod.Put,
+            "/api/numbers",
+            With("terms", "validityDays", 21),
+            version
+        );
         Assert.Equal((409, 0), (status, stale.GetProperty("collide").GetArrayLength()));
         var merged = stale.GetProperty("merged");
         Assert.Equal(
             (26, 21),
-            (merged.GetProperty("orderMinutes").GetInt32(), merged.GetProperty("validityDays").GetInt32())
+            (
+                merged.GetProperty("rates").GetProperty("orderMinutes").GetInt32(),
+                merged.GetProperty("terms").GetProperty("validityDays").GetInt32()
+            )
         );
         Assert.Equal(
             200,
@@ -273,6 +285,72 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
                 )
             ).Status
         );
+    }
+
+    // a section left out or a word that is nothing is never taken for the starting value
+    [Theory]
+    [InlineData("terms", null)]
+    [InlineData("identity", "format")]
+    public async Task Numbers_that_lack_a_part_are_refused_by_it(string section, string? part)
+    {
+        var kept = await shop.Get("/api/numbers");
+        var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!.AsObject();
+        (part is null ? body : body[section]!.AsObject()).Remove(part ?? section);
+        var version = kept.GetProperty("version").ToString();
+        var (status, refused) = await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), version);
+        Assert.Equal(400, status);
+        Assert.Contains(part ?? section, refused.GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(version, (await shop.Get("/api/numbers")).GetProperty("version").ToString());
+    }
+
+    [Theory]
+    [InlineData(null, 400)]
+    [InlineData("xx", 400)]
+    [InlineData("fr", 200)]
+    public async Task A_language_is_one_hepno_writes_dates_in_and_a_blank_may_part_thousands(
+        string? language,
+        int status
+    )
+    {
+        var kept = await shop.Get("/api/numbers");
+        var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
+        var format = body["identity"]!["format"]!;
+        (format["language"], format["groupMark"], body["identity"]!["name"]) = (language, " ", " Tern & Tallow ");
+        var version = kept.GetProperty("version").ToString();
+        var (answered, refused) = await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), version);
+        Assert.True(status == answered, refused.GetRawText());
+        var now = (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("identity");
+        if (status == 200)
+        {
+            Assert.Equal(" ", now.GetProperty("format").GetProperty("groupMark").GetString());
+            Assert.Equal("Tern & Tallow", now.GetProperty("name").GetString());
+            await shop.Send(HttpMethod.Post, "/api/undo");
+        }
+        else
+        {
+            Assert.Contains("anguage", refused.GetRawText(), StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public async Task What_two_devices_made_different_is_named_by_its_way_down()
+    {
+        var kept = await shop.Get("/api/numbers");
+        var version = kept.GetProperty("version").ToString();
+        string At(decimal item, int days)
+        {
+            var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
+            (body["packing"]!["perPiece"], body["terms"]!["validityDays"]) = (item, days);
+            return body.ToJsonString();
+        }
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", At(0.31m, 14), version)).Status);
+        var (status, stale) = await shop.Send(HttpMethod.Put, "/api/numbers", At(0.29m, 21), version);
+        Assert.Equal((409, "stale"), (status, stale.GetProperty("problems")[0].GetProperty("code").GetString()));
+        Assert.Equal(
+            ["packing.perPiece", "terms.validityDays"],
+            stale.GetProperty("differ").EnumerateArray().Select(d => d.GetString()!).Order()
+        );
+        await shop.Send(HttpMethod.Post, "/api/undo");
     }
 
     [Fact]

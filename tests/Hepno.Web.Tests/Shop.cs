@@ -45,7 +45,7 @@ public sealed class Shop : WebApplicationFactory<Program>
     {
         var numbers = await Get("/api/numbers");
         var body = JsonNode.Parse(numbers.GetProperty("value").GetRawText())!;
-        body["timeZone"] = zone;
+        body["identity"]!["timeZone"] = zone;
         var (status, said) = await Send(
             HttpMethod.Put,
             "/api/numbers",

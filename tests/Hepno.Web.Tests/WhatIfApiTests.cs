@@ -68,7 +68,7 @@ public sealed class WhatIfApiTests(Shop shop) : IClassFixture<Shop>
         {
             var kept = await shop.Get("/api/numbers");
             var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
-            body["ruleOfThumb"] = multiple;
+            body["prices"]!["ruleOfThumb"] = multiple;
             return (
                 await shop.Send(
                     HttpMethod.Put,

@@ -7,10 +7,10 @@ test('where a comma parts the cents, figures are shown and read with it, and wha
   server,
 }) => {
   const numbers = (await (await page.request.get(`${server.url}/api/numbers`)).json()) as {
-    value: { format: object }
+    value: { identity: { format: object } }
     version: number
   }
-  numbers.value.format = { ...numbers.value.format, decimalMark: ',', groupMark: '.' }
+  numbers.value.identity.format = { ...numbers.value.identity.format, decimalMark: ',', groupMark: '.' }
   const match = { headers: { 'If-Match': `"${numbers.version}"` } }
   expect((await page.request.put(`${server.url}/api/numbers`, { data: numbers.value, ...match })).ok()).toBe(true)
 

@@ -127,23 +127,25 @@ test('two devices change the numbers: what does not collide is kept with one key
     await p.goto(`${server.url}/numbers`)
     await expect(p.getByLabel('Minutes an order')).toBeVisible()
   }
-  const money = (p: Page) => p.getByRole('form', { name: 'Money and minutes' })
+  const form = (p: Page, name: string) => p.getByRole('form', { name })
+  const money = (p: Page) => form(p, 'An hour and an order')
+  const packing = form(other, 'Packing')
   const minutes = (p: Page) => money(p).getByLabel('Minutes an order')
   // both have begun to type before either saves, so neither sees the other's change
   await minutes(page).fill('21')
-  await money(other).getByLabel('Bag, label, card').fill('0.33')
-  await money(other).getByRole('button', { name: 'Save' }).click()
-  await expect(money(other).getByRole('button', { name: 'Saved' })).toBeVisible()
+  await packing.getByLabel('Bag, label, card').fill('0.33')
+  await packing.getByRole('button', { name: 'Save' }).click()
+  await expect(packing.getByRole('button', { name: 'Saved' })).toBeVisible()
   await money(page).getByRole('button', { name: 'Save' }).click()
   const dialog = page.getByRole('dialog', { name: 'Changed on another device too' })
-  await expect(dialog).toContainText('packingPerPiece')
+  await expect(dialog).toContainText('packing.perPiece')
   await clean(page)
   await dialog.getByRole('button', { name: 'Keep both changes' }).click()
   await expect(dialog).toBeHidden()
   const kept = (await (await page.request.get('/api/numbers')).json()) as {
-    value: { orderMinutes: number; packingPerPiece: number }
+    value: object
   }
-  expect(kept.value).toMatchObject({ orderMinutes: 21, packingPerPiece: 0.33 })
+  expect(kept.value).toMatchObject({ rates: { orderMinutes: 21 }, packing: { perPiece: 0.33 } })
 
   await minutes(page).fill('23')
   await minutes(other).fill('24')
@@ -154,7 +156,8 @@ test('two devices change the numbers: what does not collide is kept with one key
   await dialog.getByRole('button', { name: 'Mine stands' }).click()
   await expect(dialog).toBeHidden()
   expect(
-    ((await (await page.request.get('/api/numbers')).json()) as { value: { orderMinutes: number } }).value.orderMinutes,
+    ((await (await page.request.get('/api/numbers')).json()) as { value: { rates: { orderMinutes: number } } }).value
+      .rates.orderMinutes,
   ).toBe(23)
 })
 
@@ -207,14 +210,14 @@ test.describe('a new shop', () => {
     await clean(page)
     const form = page.getByRole('form', { name: 'The first day' })
     await form.getByLabel('Shop', { exact: true }).fill('Kelp & Twine')
-    await form.getByLabel('Your wage, an hour').fill('twelve')
+    await form.getByLabel('Wage, an hour').fill('twelve')
     await form.getByRole('button', { name: 'Save' }).click()
-    await expect(form.getByRole('alert')).toHaveText('Your wage, an hour: "twelve" is not a number.')
-    await form.getByLabel('Your wage, an hour').fill('17.50')
+    await expect(form.getByRole('alert')).toHaveText('Wage, an hour: "twelve" is not a number.')
+    await form.getByLabel('Wage, an hour').fill('17.50')
     await form.getByRole('button', { name: 'Save' }).click()
     await expect(page).toHaveURL(/\/ask/)
     const numbers = (await (await page.request.get('/api/numbers')).json()) as { value: object }
-    expect(numbers.value).toMatchObject({ shopName: 'Kelp & Twine', wage: 17.5 })
+    expect(numbers.value).toMatchObject({ identity: { name: 'Kelp & Twine' }, rates: { wage: 17.5 } })
     expect((await (await page.request.get('/api/presses')).json()) as unknown[]).toHaveLength(1)
   })
 })

@@ -35,7 +35,7 @@ test('the link is cut while somebody types on Numbers: it is drawn as unsent, ou
   page,
 }) => {
   await page.goto('/numbers')
-  const money = page.getByRole('form', { name: 'Money and minutes' })
+  const money = page.getByRole('form', { name: 'An hour and an order' })
   await money.getByLabel('Minutes an order').fill('19')
   await cut(page, true)
   await money.getByRole('button', { name: 'Save' }).click()
@@ -47,7 +47,7 @@ test('the link is cut while somebody types on Numbers: it is drawn as unsent, ou
   await expect(money.getByLabel('Minutes an order')).toHaveValue('20')
   await cut(page, false)
   await expect(unsent(page)).toBeHidden()
-  await expect.poll(async () => (await kept(page, '/api/numbers')).value).toMatchObject({ orderMinutes: 20 })
+  await expect.poll(async () => (await kept(page, '/api/numbers')).value).toMatchObject({ rates: { orderMinutes: 20 } })
 
   // and the page is closed before the link is back
   await money.getByLabel('Minutes an order').fill('21')
@@ -58,7 +58,7 @@ test('the link is cut while somebody types on Numbers: it is drawn as unsent, ou
   await expect(unsent(page)).toBeVisible()
   await page.unroute('**/api/numbers')
   await expect(unsent(page)).toBeHidden()
-  expect((await kept(page, '/api/numbers')).value).toMatchObject({ orderMinutes: 21 })
+  expect((await kept(page, '/api/numbers')).value).toMatchObject({ rates: { orderMinutes: 21 } })
 })
 
 test('the link is cut while somebody types on the Shelf and asks: nothing is lost', async ({ page }) => {

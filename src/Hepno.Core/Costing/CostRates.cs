@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Costing;
 
@@ -32,8 +33,6 @@ public sealed record CostRates(
 )
 {
     private const int DayMinutes = 1440;
-    private const double LeastComplete = 0.5;
-    private const double MostComplete = 0.999;
 
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
     public static CostRates Default { get; } =
@@ -63,55 +62,54 @@ public sealed record CostRates(
             Spoilage = [.. Spoilage.Where(s => s.MethodId != learned.MethodId), learned],
         };
 
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<CostRates> Fields { get; } =
+        new FieldList<CostRates>()
+            .Amount(x => x.Wage, "Wage", Unit.MoneyFor("an hour"))
+            .TypedWithout("week.people")
+            .Amount(x => x.OverheadPerHour, "Rent and the rest", Unit.MoneyFor("an hour"))
+            .TypedWithout("rates.fixedCosts")
+            .Rows(
+                x => x.FixedCosts,
+                "Paid every month, a line each: what, amount",
+                new RowForm([new("name", FieldShape.Text), new("perMonth", FieldShape.Number)], "Rent, 780"),
+                lines: 4
+            )
+            .Number(
+                x => x.ProductiveShare,
+                "Of the hours productive",
+                Unit.Share,
+                0.6,
+                (0.01, 1),
+                "60% is usual: the rest goes into mail, cleaning and errands."
+            )
+            .Number(x => x.OrderMinutes, "Minutes an order", Unit.None, 25, (0, DayMinutes), "25 is usual.")
+            .Number(x => x.ArtworkMinutes, "Minutes an artwork", Unit.None, 5, (0, DayMinutes), "5 is usual.")
+            .Amount(x => x.TariffPerKwh, "Power", Unit.MoneyFor("a kWh"))
+            .Amount(x => x.ConsumablesPerStart, "Sundries", Unit.MoneyFor("a piece"))
+            .Number(
+                x => x.CompleteShare,
+                "Spares suffice, times in 100",
+                new Unit("", ShownTimes: 100),
+                0.95,
+                (0.5, 0.999),
+                "95 is usual."
+            )
+            .Choice(
+                x => x.HandsWorth,
+                "An hour of hands is worth more than its wage",
+                HandsWorth.ByPlan,
+                [
+                    (HandsWorth.ByPlan, "beyond the hours free: as hours earn here"),
+                    (HandsWorth.Always, "always: as hours earn here"),
+                    (HandsWorth.Typed, "always: by the sum beside"),
+                ]
+            )
+            .Amount(x => x.HandsWorthAnHour, "More than its wage", Unit.MoneyFor("an hour"));
+
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems() =>
-        AmountProblem
-            .In(
-                (Wage, "wage", "A wage"),
-                (OverheadPerHour, "overheadPerHour", "An overhead"),
-                (TariffPerKwh, "tariffPerKwh", "A power price"),
-                (ConsumablesPerStart, "consumablesPerStart", "Sundries"),
-                (HandsWorthAnHour, "handsWorthAnHour", "The worth of an hour")
-            )
-            .Concat(FixedProblems())
-            .Concat(SpoilageProblems())
-            .Concat(TimeProblems())
-            .Concat(SpareProblems());
-
-    private IEnumerable<Problem> TimeProblems()
-    {
-        if (OrderMinutes is < 0 or > DayMinutes || ArtworkMinutes is < 0 or > DayMinutes)
-        {
-            yield return new(
-                "range",
-                "Order and artwork minutes are 0 to 1,440.",
-                Where: "orderMinutes",
-                "25 and 5 are usual."
-            );
-        }
-        if (ProductiveShare is not (> 0 and <= 1))
-        {
-            yield return new(
-                "range",
-                $"A productive share of {ProductiveShare * 100:0.##}% is outside 1 to 100%.",
-                Where: "productiveShare",
-                "60% is usual."
-            );
-        }
-    }
-
-    private IEnumerable<Problem> SpareProblems()
-    {
-        if (CompleteShare is not (>= LeastComplete and <= MostComplete))
-        {
-            yield return new(
-                "range",
-                $"Spares that suffice {CompleteShare * 100:0.##} times in 100 is outside 50 to 99.9.",
-                Where: "completeShare",
-                "95 is usual."
-            );
-        }
-    }
+        Fields.SelectMany(f => f.Problems(this, "shop")).Concat(FixedProblems()).Concat(SpoilageProblems());
 
     private IEnumerable<Problem> FixedProblems() =>
         FixedCosts

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 using NodaTime;
 
 namespace Hepno.Core.Costing;
@@ -24,6 +25,22 @@ public sealed record Person(
 )
 {
     private const int LongestName = 60;
+
+    /// <summary>Their fields, in the order of the form.</summary>
+    public static FieldList<Person> Fields { get; } =
+        new FieldList<Person>()
+            .Named(x => x.Name, "Name", help: "Type 1 to 60 characters.")
+            .AtMost(LongestName, "name")
+            .Money(x => x.Wage, "Wage", Unit.MoneyFor("an hour"), (0, 10_000), "Type what an hour is paid.")
+            .Share(x => x.OnCostsShare, "On-costs", (0, 2), "Type what you pay on top, as a share of the wage.")
+            .Shaped(x => x.LunchFrom, "Lunch from", FieldShape.Time)
+            .Number(x => x.LunchMinutes, "Lunch, minutes", Unit.None, 30, (0, 240), "30 is usual.")
+            .Week(x => x.Week, none: "away")
+            .Shaped(x => x.DaysOff, "Days off, like 2026-12-24", FieldShape.Days);
+
+    /// <summary>Somebody new, as the form begins: in the shop's hours and at its wage.</summary>
+    public static Person New(decimal wage, WorkWeek week) =>
+        new(default, Name: "", wage, default, week.Days, new(12, 30), 30, []);
 
     /// <summary>Money an hour with on-costs.</summary>
     public decimal LabourRate() => Wage * OnCostsShare.OnTop;
@@ -55,41 +72,13 @@ public sealed record Person(
     /// <param name="where">Where it stands.</param>
     public IEnumerable<Problem> Problems(string where)
     {
-        if (Name.Trim().Length is 0 or > LongestName)
+        foreach (var problem in Fields.SelectMany(f => f.Problems(this, "person")))
         {
-            yield return new(
-                "name",
-                $"A name of {Name.Trim().Length} characters.",
-                Where: $"{where}.name",
-                $"Type 1 to {LongestName}."
-            );
-        }
-        if (Wage is < 0 or > 10_000)
-        {
-            yield return new(
-                "range",
-                $"{Name}: a wage of {Wage:0.00} is outside 0 to 10,000.",
-                Where: $"{where}.wage",
-                "Type what an hour is paid."
-            );
-        }
-        if (OnCostsShare.Part is < 0 or > 2)
-        {
-            yield return new(
-                "range",
-                $"{Name}: on-costs of {OnCostsShare.Percent:0.##}% are outside 0 to 200%.",
-                Where: $"{where}.onCostsShare",
-                "Type what you pay on top, as a share of the wage."
-            );
-        }
-        if (LunchMinutes is < 0 or > 240)
-        {
-            yield return new(
-                "range",
-                $"{Name}: a lunch of {LunchMinutes} minutes is outside 0 to 240.",
-                Where: $"{where}.lunchMinutes",
-                "30 is usual."
-            );
+            yield return problem with
+            {
+                Sentence = Name.Trim().Length == 0 ? problem.Sentence : $"{Name}: {problem.Sentence}",
+                Where = $"{where}.{problem.Where}",
+            };
         }
         if (Week.Count != 7 || Week.Any(d => (d.Open is null) != (d.Close is null) || d.Close <= d.Open))
         {

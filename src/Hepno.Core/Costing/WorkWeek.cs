@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Costing;
 
@@ -10,6 +11,9 @@ public sealed record WorkWeek(IReadOnlyList<DayHours> Days, IReadOnlyList<Person
     /// <summary>Monday to Friday from nine to five, the owner alone.</summary>
     public static WorkWeek Default { get; } =
         new([new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)], []);
+
+    /// <summary>Its fields, in the order of its form; people have a board of their own.</summary>
+    public static FieldList<WorkWeek> Fields { get; } = new FieldList<WorkWeek>().Week(x => x.Days, none: "closed");
 
     /// <summary>Who works here: the people, or the owner alone within the open hours.</summary>
     /// <param name="wage">Money for an hour of the owner.</param>
@@ -34,14 +38,14 @@ public sealed record WorkWeek(IReadOnlyList<DayHours> Days, IReadOnlyList<Person
         }
         if (Days.Count != 7 || Days.All(d => d.Open is null))
         {
-            yield return new("hours", "The shop is never open.", Where: "week", "Give at least one day its hours.");
+            yield return new("hours", "The shop is never open.", Where: "days", "Give at least one day its hours.");
         }
         foreach (var day in Days.Where(d => (d.Open is null) != (d.Close is null) || d.Close <= d.Open))
         {
             yield return new(
                 "hours",
                 $"A day cannot open at {day.Open:HH:mm} and close at {day.Close:HH:mm}.",
-                Where: "week",
+                Where: "days",
                 "Give both hours, closing after opening, or none."
             );
         }

@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.PressFloor;
 
@@ -112,18 +113,55 @@ public sealed record FloorHabits
         return parts.Count == 0 ? null : Figure.Sum("covers", "Covers", parts);
     }
 
-    /// <summary>What cannot be kept.</summary>
+    /// <summary>Its fields, in the order of its form; step times have a table of their own.</summary>
+    public static FieldList<FloorHabits> Fields { get; } =
+        new FieldList<FloorHabits>()
+            .Choice(
+                x => x.Policy,
+                "Pieces are pressed",
+                FloorPolicy.Stream,
+                [(FloorPolicy.Stream, "as a stream"), (FloorPolicy.OneAtATime, "one at a time")]
+            )
+            .Choice(
+                x => x.Second,
+                "Second press",
+                SecondHabit.AsRecipe,
+                [
+                    (SecondHabit.AsRecipe, "as the product says"),
+                    (SecondHabit.Always, "always, unless forbidden"),
+                    (SecondHabit.Never, "never"),
+                ]
+            )
+            .Flag(x => x.FirstPiece, "The first piece of a print", true, "is judged first", no: "goes with the rest")
+            .Flag(x => x.Measured, "Prints are placed", false, "by fold-line or ruler", no: "by eye")
+            .Flag(x => x.ColdPlate, "Cold peels cool", false, "on a cold plate", no: "on a table")
+            .Flag(x => x.TestFirst, "A recipe nobody tested", true, "waits for a test piece", no: "is only warned of")
+            .Flag(
+                x => x.PrepareBeside,
+                "Weeding, trimming, cutting apart",
+                false,
+                "at the press, in the gaps",
+                no: "before pressing"
+            )
+            .Flag(x => x.HandsOnOnly, "Labour is charged", false, "for busy hands alone", no: "with the short waits")
+            .Number(x => x.RackPlaces, "Places on the rack", Unit.None, 8, (1, 1000), "8 is usual for one rack.")
+            .Rows(
+                x => x.Covers,
+                "Covers, a line each: what, price, presses it lasts",
+                new RowForm(
+                    [
+                        new("cover", FieldShape.Choice) { Options = CoverWords.Options },
+                        new("price", FieldShape.Number),
+                        new("uses", FieldShape.Number),
+                    ],
+                    "Cover sheet, 12.00, 200"
+                ),
+                lines: 2
+            );
+
+    /// <summary>What fields do not say by themselves.</summary>
     public IEnumerable<Problem> Problems()
     {
-        if (RackPlaces is < 1 or > 1000)
-        {
-            yield return new(
-                "range",
-                $"{RackPlaces} places on the rack is outside 1 to 1,000.",
-                Where: "floor.rackPlaces",
-                "8 is usual for one rack."
-            );
-        }
         foreach (var (time, i) in Times.Select((t, i) => (t, i)))
         {
             if (KnownStep.All.All(k => k.Code != time.Code))
@@ -131,7 +169,7 @@ public sealed record FloorHabits
                 yield return new(
                     "unknown-word",
                     $"\"{time.Code}\" is not a step.",
-                    Where: $"floor.times[{i}].code",
+                    Where: $"times[{i}].code",
                     $"Use one of {string.Join(", ", KnownStep.All.Select(k => k.Code))}."
                 );
             }
@@ -140,7 +178,7 @@ public sealed record FloorHabits
                 yield return new(
                     "range",
                     $"{time.Seconds:0.##} s for {time.Code} is outside 0 to 3,600.",
-                    Where: $"floor.times[{i}].seconds",
+                    Where: $"times[{i}].seconds",
                     "Time it with a clock."
                 );
             }
@@ -154,7 +192,7 @@ public sealed record FloorHabits
             yield return new(
                 "range",
                 $"{CoverWords.For(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.",
-                Where: $"floor.covers[{i}]",
+                Where: $"covers[{i}]",
                 "Type a price of 0 or more and at least one use."
             );
         }

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.PressFloor;
 
@@ -30,52 +31,40 @@ public sealed record FloorRules(
     /// <summary>Seconds of its steps.</summary>
     public StepStandards Standards() => new(Habits);
 
-    /// <summary>What the owner must put right.</summary>
-    public IEnumerable<Problem> Problems() => PaceProblems().Concat(MachineProblems()).Concat(Habits.Problems());
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<FloorRules> Fields { get; } =
+        new FieldList<FloorRules>()
+            .Part(x => x.Habits, FloorHabits.Fields, new())
+            .Number(
+                x => x.HandsFactor,
+                "Hands against the standard",
+                Unit.Share,
+                1,
+                (0.2, 5),
+                "100 is the standards as they are."
+            )
+            .Number(x => x.SlowTenthShare, "Slow tenth", Unit.Share, 0.15, (0, 2), "15 is usual.")
+            .Number(x => x.SwapMinutes, "Change a lower platen, min", Unit.None, 3, (0, 60), "3 is usual.")
+            .Number(x => x.DialMinutes, "Set the dial, min", Unit.None, 2, (0, 60), "2 is usual.")
+            .Number(
+                x => x.TestMinutes,
+                "A test piece, min",
+                Unit.None,
+                20,
+                (1, 480),
+                "20 is usual: pressed, cooled, looked at."
+            )
+            .Flag(x => x.SetUpWhileHeating, "Presses are set up", true, "while they heat", no: "after they heat");
 
-    private IEnumerable<Problem> PaceProblems()
-    {
-        if (HandsFactor is not (>= 0.2 and <= 5))
-        {
-            yield return new(
-                "range",
-                $"Hands at {HandsFactor:0.##} times the standards is outside 0.2 to 5.",
-                Where: "handsFactor",
-                "1 is the standards as they are."
-            );
-        }
-        if (SlowTenthShare is < 0 or > 2)
-        {
-            yield return new(
-                "range",
-                "The slow tenth is 0 to 2 times the pressing.",
-                Where: "slowTenthShare",
-                "0.15 is usual."
-            );
-        }
-        if (SwapMinutes is not (>= 0 and <= 60) || DialMinutes is not (>= 0 and <= 60))
-        {
-            yield return new(
-                "range",
-                $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial "
-                    + "are outside 0 to 60.",
-                Where: "swapMinutes",
-                "3 and 2 are usual."
-            );
-        }
-    }
+    /// <summary>What the owner must put right.</summary>
+    public IEnumerable<Problem> Problems() =>
+        Fields
+            .SelectMany(f => f.Problems(this, "shop"))
+            .Concat(Habits.Problems().Select(p => p with { Where = $"habits.{p.Where}" }))
+            .Concat(MachineProblems());
 
     private IEnumerable<Problem> MachineProblems()
     {
-        if (TestMinutes is not (>= 1 and <= 480))
-        {
-            yield return new(
-                "range",
-                $"{TestMinutes:0.##} minutes for a test piece is outside 1 to 480.",
-                Where: "testMinutes",
-                "20 is usual: pressed, cooled, looked at."
-            );
-        }
         if (Unattended.Count > 100 || Unattended.Any(m => m.Text.Length is 0 or > 100 || m.Text.Contains('\n')))
         {
             yield return new(

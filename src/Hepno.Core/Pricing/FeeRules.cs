@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Pricing;
 
@@ -17,9 +18,23 @@ public sealed record FeeRules(Share Share, decimal Fixed, FeeBase Base, Share Ta
     /// price.</param>
     public FeeTerms Terms(decimal postagePerPiece = 0) => new(Share, TaxShare, postagePerPiece, Base);
 
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<FeeRules> Fields { get; } =
+        new FieldList<FeeRules>()
+            .Share(x => x.Share, "Card fee", (0, 1))
+            .Amount(x => x.Fixed, "Card fee, a payment", Unit.None)
+            .Choice(
+                x => x.Base,
+                "Card fee is taken of",
+                FeeBase.Everything,
+                [
+                    (FeeBase.Everything, "everything paid, tax too"),
+                    (FeeBase.GoodsAndPostage, "goods and postage"),
+                    (FeeBase.Goods, "goods alone"),
+                ]
+            )
+            .Share(x => x.TaxShare, "Sales tax", (0, 1));
+
     /// <summary>What the owner must put right.</summary>
-    public IEnumerable<Problem> Problems() =>
-        AmountProblem
-            .In((Fixed, "feeFixed", "A fixed fee"))
-            .Concat(AmountProblem.InShares((Share, "feeShare", "A fee"), (TaxShare, "taxShare", "A tax")));
+    public IEnumerable<Problem> Problems() => Fields.SelectMany(f => f.Problems(this, "shop"));
 }

@@ -1,5 +1,6 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Pricing;
 
@@ -83,21 +84,42 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
             _ => $"{Shown.Number((double)MarginShare.Percent, 1, f)}% margin",
         };
 
-    /// <summary>What the owner must put right.</summary>
+    /// <summary>Its fields, in the order of its form.</summary>
+    /// <param name="channel">Whom it is for: "Retail".</param>
+    public static FieldList<PricePolicy> Fields(string channel) =>
+        new FieldList<PricePolicy>()
+            .Choice(
+                x => x.Kind,
+                $"{channel} is priced",
+                PolicyKind.Margin,
+                [
+                    (PolicyKind.Margin, "by margin"),
+                    (PolicyKind.Multiple, "as a multiple"),
+                    (PolicyKind.Hourly, "by the hour of hands"),
+                ]
+            )
+            .Share(x => x.MarginShare, $"{channel}: margin", (0, 1))
+            .Money(x => x.Multiple, $"{channel}: multiple", Unit.None, (1, 100), "2 to 3 is usual.")
+            .Choice(
+                x => x.Of,
+                $"{channel}: multiple of",
+                MultipleBase.AllCosts,
+                [(MultipleBase.AllCosts, "all costs"), (MultipleBase.Materials, "blank, print, sundries")]
+            )
+            .Money(
+                x => x.PerHour,
+                $"{channel}: over the wage",
+                Unit.MoneyFor("an hour"),
+                (0, 10_000),
+                "Type what an hour should earn over the wage."
+            );
+
+    /// <summary>What fields do not say by themselves: margin and fees together leave something for the cost.</summary>
     /// <param name="field">Where it stands.</param>
     /// <param name="fees">The shop's fees.</param>
     public IEnumerable<Problem> Problems(string field, FeeTerms fees)
     {
-        if (MarginShare.Part is < 0 or > 1)
-        {
-            yield return new(
-                "range",
-                $"A margin of {MarginShare.Percent:0.##}% is outside 0 to 100%.",
-                Where: $"{field}.marginShare",
-                "Type a share between 0 and 100%."
-            );
-        }
-        else if (Kind == PolicyKind.Margin && (MarginShare + fees.OfPrice).Part >= 1)
+        if (Kind == PolicyKind.Margin && MarginShare.Part is >= 0 and <= 1 && (MarginShare + fees.OfPrice).Part >= 1)
         {
             yield return new(
                 "margin-and-fees",
@@ -105,24 +127,6 @@ public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Mul
                     + "nothing is left for the cost.",
                 Where: $"{field}.marginShare",
                 "Lower the margin until both stay below 100%."
-            );
-        }
-        if (Multiple is < 1 or > 100)
-        {
-            yield return new(
-                "range",
-                $"A multiple of {Multiple:0.##} is outside 1 to 100.",
-                Where: $"{field}.multiple",
-                "2 to 3 is usual."
-            );
-        }
-        if (PerHour is < 0 or > 10_000)
-        {
-            yield return new(
-                "range",
-                $"{PerHour:0.00} an hour is outside 0 to 10,000.",
-                Where: $"{field}.perHour",
-                "Type what an hour should earn over the wage."
             );
         }
     }

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Pricing;
 
@@ -52,16 +53,46 @@ public sealed record PriceRules(
     /// <summary>The price policy of a channel.</summary>
     public PricePolicy PolicyFor(Channel channel) => channel == Channel.Wholesale ? Wholesale : Retail;
 
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<PriceRules> Fields { get; } =
+        new FieldList<PriceRules>()
+            .Part(x => x.Retail, PricePolicy.Fields("Retail"), Default.Retail)
+            .Part(x => x.Wholesale, PricePolicy.Fields("Wholesale"), Default.Wholesale)
+            .Share(x => x.LeastMarginShare, "Least margin", (0, 1))
+            .Amount(x => x.MinimumCharge, "Least charge an order", Unit.None)
+            .Amount(x => x.RoundingStep, "Round prices up to", Unit.None)
+            .Choice(
+                x => x.SizePricing,
+                "Dearer sizes",
+                SizePricing.Averaged,
+                [(SizePricing.Averaged, "averaged into one price"), (SizePricing.Surcharged, "a surcharge line each")]
+            )
+            .Shaped(x => x.TierSteps, "Quantities of the break table", FieldShape.Counts)
+            .Choice(
+                x => x.Inversion,
+                "When more pieces cost less in all",
+                InversionRule.OfferLarger,
+                [
+                    (InversionRule.OfferLarger, "say so and offer them"),
+                    (InversionRule.ChargeSmaller, "charge no dearer"),
+                    (InversionRule.RaiseBreak, "charge the more no less"),
+                    (InversionRule.GivePiece, "make the more and give them"),
+                ]
+            )
+            .Amount(x => x.TheirsPerPiece, "On top, a garment of theirs", Unit.None)
+            .Money(
+                x => x.RuleOfThumb,
+                "Rule of thumb before, × materials",
+                Unit.None,
+                (0, 20),
+                "2 to 4 is usual; 0 for none."
+            );
+
     /// <summary>What the owner must put right.</summary>
     /// <param name="fees">The shop's fees: with a margin they must leave something for the cost.</param>
     public IEnumerable<Problem> Problems(FeeTerms fees) =>
-        AmountProblem
-            .In(
-                (TheirsPerPiece, "theirsPerPiece", "The charge for their own garments"),
-                (MinimumCharge, "minimumCharge", "A minimum charge"),
-                (RoundingStep, "roundingStep", "A rounding step")
-            )
-            .Concat(AmountProblem.InShares((LeastMarginShare, "leastMarginShare", "A least margin")))
+        Fields
+            .SelectMany(f => f.Problems(this, "shop"))
             .Concat(Retail.Problems("retail", fees))
             .Concat(Wholesale.Problems("wholesale", fees))
             .Concat(MarginProblems(fees))
@@ -77,15 +108,6 @@ public sealed record PriceRules(
                     + "the price: nothing is left for the cost.",
                 Where: "leastMarginShare",
                 "Lower it until both stay below 100%."
-            );
-        }
-        if (RuleOfThumb is < 0 or > 20)
-        {
-            yield return new(
-                "range",
-                $"A rule of thumb of {RuleOfThumb:0.##} times the materials is outside 0 to 20.",
-                Where: "ruleOfThumb",
-                "2 to 4 is usual; 0 for none."
             );
         }
     }

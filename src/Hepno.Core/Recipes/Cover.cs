@@ -1,3 +1,5 @@
+using Hepno.Core.Things;
+
 namespace Hepno.Core.Recipes;
 
 /// <summary>What lies between the platen and the print.</summary>
@@ -22,6 +24,10 @@ public enum Cover
 /// <summary>Covers in words.</summary>
 public static class CoverWords
 {
+    /// <summary>What may lie there, as it is chosen: nothing is not among them.</summary>
+    public static IReadOnlyList<FieldOption> Options { get; } =
+    [.. Enum.GetValues<Cover>().Where(c => c != Cover.None).Select(c => new FieldOption(Words.Of(c), Label: For(c)))];
+
     /// <summary>On screen and on sheets.</summary>
     public static string For(Cover cover) =>
         cover switch

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Sending;
 
@@ -11,21 +12,33 @@ public sealed record PackingRules(IReadOnlyList<Packaging> Packagings, decimal P
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
     public static PackingRules Default { get; } = new(Packaging.Default, 0.22m, 4);
 
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<PackingRules> Fields { get; } =
+        new FieldList<PackingRules>()
+            .Rows(
+                x => x.Packagings,
+                "Mailers and boxes, a line each: name, folded tees, grams it carries, own grams, price",
+                new RowForm(
+                    [
+                        new("name", FieldShape.Text),
+                        new("mostTees", FieldShape.Number),
+                        new("mostGrams", FieldShape.Number),
+                        new("ownGrams", FieldShape.Number),
+                        new("price", FieldShape.Number),
+                    ],
+                    "Mailer, 4, 1000, 25, 0.35"
+                ),
+                lines: 4
+            )
+            .Amount(x => x.PerPiece, "Bag, label, card", Unit.MoneyFor("a piece"))
+            .Number(x => x.ParcelMinutes, "Minutes a parcel", Unit.None, 4, (0, 1440), "4 is usual.");
+
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems()
     {
-        foreach (var problem in AmountProblem.In((PerPiece, "packingPerPiece", "Packing")))
+        foreach (var problem in Fields.SelectMany(f => f.Problems(this, "shop")))
         {
             yield return problem;
-        }
-        if (ParcelMinutes is not (>= 0 and <= 1440))
-        {
-            yield return new(
-                "range",
-                $"{ParcelMinutes:0.##} minutes a parcel is outside 0 to 1,440.",
-                Where: "parcelMinutes",
-                "4 is usual."
-            );
         }
         if (Packagings.Count is 0 or > 12)
         {

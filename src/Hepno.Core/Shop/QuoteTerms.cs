@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Shop;
 
@@ -10,21 +11,12 @@ public sealed record QuoteTerms(Share DepositShare, int ValidityDays)
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static QuoteTerms Default { get; } = new(new(0.5m), 14);
 
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<QuoteTerms> Fields { get; } =
+        new FieldList<QuoteTerms>()
+            .Share(x => x.DepositShare, "Deposit", (0, 1))
+            .Number(x => x.ValidityDays, "Quote stands, days", Unit.None, 14, (1, 365), "14 is usual.");
+
     /// <summary>What the owner must put right.</summary>
-    public IEnumerable<Problem> Problems()
-    {
-        foreach (var problem in AmountProblem.InShares((DepositShare, "depositShare", "A deposit")))
-        {
-            yield return problem;
-        }
-        if (ValidityDays is < 1 or > 365)
-        {
-            yield return new(
-                "range",
-                $"{ValidityDays} days of validity is outside 1 to 365.",
-                Where: "validityDays",
-                "14 is usual."
-            );
-        }
-    }
+    public IEnumerable<Problem> Problems() => Fields.SelectMany(f => f.Problems(this, "shop"));
 }

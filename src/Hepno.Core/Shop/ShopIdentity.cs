@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Things;
 
 namespace Hepno.Core.Shop;
 
@@ -21,6 +22,16 @@ public sealed record ShopIdentity(
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopIdentity Default { get; } =
         new("My shop", Address: "", "", FigureFormat.Default, "letter", TimeZone: "UTC");
+
+    /// <summary>Its fields, in the order of its form.</summary>
+    public static FieldList<ShopIdentity> Fields { get; } =
+        new FieldList<ShopIdentity>()
+            .Text(x => x.Name, "Shop")
+            .Text(x => x.Address, "Address, on documents")
+            .Text(x => x.Contact, "Mail or phone")
+            .Choice(x => x.Paper, "Paper", [new("letter", Label: "US Letter"), new("a4", Label: "A4")], Default.Paper)
+            .Text(x => x.TimeZone, "Time zone")
+            .Part(x => x.Format, Writing(), FigureFormat.Default);
 
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems()
@@ -59,4 +70,32 @@ public sealed record ShopIdentity(
             );
         }
     }
+
+    private static FieldList<FigureFormat> Writing() =>
+        new FieldList<FigureFormat>()
+            .Text(x => x.Sign, "Currency sign")
+            .Flag(x => x.SignAfter, "Sign stands", false, "after", no: "before")
+            .Choice(
+                x => x.DecimalMark,
+                "Decimal mark",
+                [new(".", Label: "point"), new(",", Label: "comma")],
+                FigureFormat.Default.DecimalMark
+            )
+            .Choice(
+                x => x.GroupMark,
+                "Thousands mark",
+                [new(",", Label: "comma"), new(".", Label: "point"), new(" ", Label: "space"), new("", Label: "none")],
+                FigureFormat.Default.GroupMark
+            )
+            .Number(x => x.MinorDigits, "Decimals", Unit.None, 2, (0, 3), "2 is usual, 0 where there are no cents.")
+            .Choice(
+                x => x.Language,
+                "Days and months in",
+                [.. DayNames.All.Select(n => new FieldOption(n.Key, Label: n.Value.Name))],
+                DayNames.English
+            )
+            .Flag(x => x.DayFirst, "Dates", true, "12 Jun", no: "Jun 12")
+            .Flag(x => x.TwelveHours, "Hours", false, "2:00 pm", no: "14:00")
+            .Flag(x => x.Metric, "Lengths", false, "centimetres", no: "inches")
+            .Flag(x => x.Celsius, "Temperatures", false, "°C", no: "°F");
 }

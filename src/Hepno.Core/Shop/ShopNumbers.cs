@@ -47,27 +47,38 @@ public sealed record ShopNumbers(
     /// <summary>Who works here: the people, or the owner alone within the open hours.</summary>
     public IReadOnlyList<Person> Hands() => Week.Hands(Rates.Wage);
 
-    /// <summary>The numbers with their two rates as people and fixed costs make them.</summary>
+    /// <summary>The numbers as they are kept: their two rates as people and fixed costs make them, days off in their
+    /// order.</summary>
     public ShopNumbers Settled() =>
         this with
         {
+            Week = Week with
+            {
+                People = [.. Week.People.Select(p => p with { DaysOff = [.. p.DaysOff.Distinct().Order()] })],
+            },
             Rates = Rates with
             {
-                Wage = HourRate.Labour(Rates, Week).Value,
-                OverheadPerHour = HourRate.Overhead(Rates, Week).Value,
+                Wage = Kept(HourRate.Labour(Rates, Week)),
+                OverheadPerHour = Kept(HourRate.Overhead(Rates, Week)),
             },
         };
 
     /// <summary>What the owner must put right before the numbers can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
         [
-            .. Identity.Problems(),
-            .. Rates.Problems(),
-            .. Prices.Problems(Fees.Terms()),
-            .. Fees.Problems(),
-            .. Terms.Problems(),
-            .. Packing.Problems(),
-            .. Floor.Problems(),
-            .. Week.Problems(),
+            .. Within("identity", Identity.Problems()),
+            .. Within("rates", Rates.Problems()),
+            .. Within("prices", Prices.Problems(Fees.Terms())),
+            .. Within("fees", Fees.Problems()),
+            .. Within("terms", Terms.Problems()),
+            .. Within("packing", Packing.Problems()),
+            .. Within("floor", Floor.Problems()),
+            .. Within("week", Week.Problems()),
         ];
+
+    // a rate that is divided out has no end: all that follows from it is reckoned from as much of it as is kept
+    private static decimal Kept(Figure rate) => Math.Round(rate.Value, 6, MidpointRounding.AwayFromZero);
+
+    private static IEnumerable<Problem> Within(string section, IEnumerable<Problem> problems) =>
+        problems.Select(p => p with { Where = $"{section}.{p.Where}" });
 }

@@ -19,6 +19,18 @@ public enum FieldShape
 
     /// <summary>Rows of cells, typed a line each.</summary>
     Rows,
+
+    /// <summary>Whole numbers one behind the other: "12, 24, 36".</summary>
+    Counts,
+
+    /// <summary>A time of the day.</summary>
+    Time,
+
+    /// <summary>Hours of a weekday, from and to, or a word for none.</summary>
+    Hours,
+
+    /// <summary>Days one behind the other.</summary>
+    Days,
 }
 
 /// <summary>One of some that a field may be.</summary>
@@ -66,6 +78,10 @@ public record Field(string Key, string Name, FieldShape Shape)
     /// <summary>How its rows are typed; null where it has none.</summary>
     public RowForm? Rows { get; init; }
 
+    /// <summary>The key of a list it follows from where that has rows, and is typed only while it has none; empty where
+    /// it is always typed.</summary>
+    public string TypedWithout { get; init; } = "";
+
     /// <summary>What a new thing begins with: assumed, the shop's own figure is better.</summary>
     public object? Start { get; init; }
 
@@ -86,6 +102,31 @@ public sealed record Field<T>(string Key, string Name, FieldShape Shape) : Field
 
     /// <summary>What it is called within a sentence: what a thing lacks where it is empty, or what is too long.</summary>
     public string Word { get; init; } = "";
+
+    /// <summary>The same as a field of what has the record within it.</summary>
+    /// <typeparam name="TWhole">What has it.</typeparam>
+    /// <param name="part">The record within.</param>
+    /// <param name="key">Its name there.</param>
+    /// <param name="start">What a new one begins with.</param>
+    public Field<TWhole> In<TWhole>(Func<TWhole, T> part, string key, T start)
+        where TWhole : class =>
+        new($"{key}.{Key}", Name, Shape)
+        {
+            Value = x => Value(part(x)),
+            Unit = Unit,
+            Least = Least,
+            Most = Most,
+            Help = Help,
+            MayBeEmpty = MayBeEmpty,
+            Lines = Lines,
+            Longest = Longest,
+            Options = Options,
+            Rows = Rows,
+            Word = Word,
+            PriceOf = PriceOf,
+            TypedWithout = TypedWithout,
+            Start = Value(start),
+        };
 
     /// <summary>What is wrong with it in one.</summary>
     /// <param name="thing">The thing.</param>

@@ -1,6 +1,7 @@
 using System.Collections;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
+using Hepno.Core.Measures;
 
 namespace Hepno.Core.Things;
 
@@ -134,6 +135,79 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
             }
         );
 
+    /// <summary>An amount of money of the shop's numbers, up to 100,000.</summary>
+    public FieldList<T> Amount(
+        Func<T, decimal> value,
+        string name,
+        Unit unit,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) => Money(x => value(x), name, unit, (0, 100_000), "Type 0 or more.", said: said);
+
+    /// <summary>A share, typed in percent.</summary>
+    /// <param name="value">The share.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="within">The least and the most it may be, of 1.</param>
+    /// <param name="help">What to do where it is wrong.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Share(
+        Func<T, Share> value,
+        string name,
+        (double Least, double Most) within,
+        string help = "Type a share between 0 and 100%.",
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Number)
+            {
+                Value = x => value(x).Part,
+                Unit = Unit.Share,
+                Start = 0m,
+                Least = within.Least,
+                Most = within.Most,
+                Help = help,
+            }
+        );
+
+    /// <summary>A value of another shape, with nothing more to say of it.</summary>
+    /// <param name="value">The value: of <see cref="FieldShape.Counts"/> whole numbers, of
+    /// <see cref="FieldShape.Time"/> a time or nothing, of <see cref="FieldShape.Days"/> days.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="shape">How it is written.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Shaped(
+        Func<T, object?> value,
+        string name,
+        FieldShape shape,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) => Add(new(Key(said), name, shape) { Value = value });
+
+    /// <summary>Hours of every weekday, Monday first, as a week begins at work.</summary>
+    /// <param name="week">Seven of them, Sunday first.</param>
+    /// <param name="none">What a day without hours is called: "closed".</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Week(
+        Func<T, IReadOnlyList<object>> week,
+        string none,
+        [CallerArgumentExpression(nameof(week))] string said = ""
+    )
+    {
+        foreach (var day in Enumerable.Range(1, 7).Select(d => d % 7))
+        {
+            Add(
+                new($"{Key(said)}.{day}", Name: $"{(DayOfWeek)day}", FieldShape.Hours)
+                {
+                    Value = x => week(x)[day],
+                    Options = [new("", Label: none)],
+                }
+            );
+        }
+        return this;
+    }
+
+    /// <summary>The last field follows from a list, and is typed only while that has no rows.</summary>
+    /// <param name="list">The list's key in the whole.</param>
+    public FieldList<T> TypedWithout(string list) => Last(f => f with { TypedWithout = list });
+
     /// <summary>Yes or no, each in its words.</summary>
     public FieldList<T> Flag(
         Func<T, bool> value,
@@ -167,6 +241,23 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
                 Value = x => Words.Of(value(x)),
                 Start = Words.Of(start),
                 Options = [.. options.Select(o => new FieldOption(Words.Of(o.Word), Label: o.Label))],
+            }
+        );
+
+    /// <summary>One of some words.</summary>
+    public FieldList<T> Choice(
+        Func<T, string> value,
+        string name,
+        IReadOnlyList<FieldOption> options,
+        string start,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Choice)
+            {
+                Value = value,
+                Start = start,
+                Options = options,
             }
         );
 
@@ -204,17 +295,7 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
     {
         foreach (var f in of)
         {
-            Add(
-                new($"{Key(said)}.{f.Key}", f.Name, f.Shape)
-                {
-                    Value = x => f.Value(value(x)),
-                    Unit = f.Unit,
-                    Least = f.Least,
-                    Most = f.Most,
-                    Help = f.Help,
-                    Start = f.Value(start),
-                }
-            );
+            Add(f.In(value, Key(said), start));
         }
         return this;
     }

@@ -1,3 +1,4 @@
+using Hepno.Core.Costing;
 using Hepno.Core.PressFloor;
 using Hepno.Web.Deeds;
 using NodaTime;
@@ -103,7 +104,7 @@ internal sealed record WorkBody(
 /// heats.</summary>
 internal sealed record ScheduleBody(
     LocalDateTime From,
-    IReadOnlyList<DayBody> Week,
+    IReadOnlyList<DayHours> Week,
     IReadOnlyList<WorkBody> Works,
     bool Overlap = true
 );

@@ -1,6 +1,5 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -264,14 +263,7 @@ internal static class ComputeEndpoints
                     w.HeightIn
                 )),
             ],
-            new FloorPlan(
-                b.From,
-                new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]),
-                presses,
-                [],
-                null,
-                new(WhileHeating: b.Overlap)
-            )
+            new FloorPlan(b.From, new OpenHours(b.Week), presses, [], null, new(WhileHeating: b.Overlap))
         );
     }
 

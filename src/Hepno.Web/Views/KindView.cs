@@ -18,6 +18,8 @@ namespace Hepno.Web.Views;
 /// <param name="Longest">The most characters it may have, or null.</param>
 /// <param name="Options">What it may be.</param>
 /// <param name="Rows">How its rows are typed, or null.</param>
+/// <param name="TypedWithout">The key of a list it follows from where that has rows; empty where it is always
+/// typed.</param>
 internal sealed record FieldView(
     string Key,
     string Label,
@@ -30,7 +32,8 @@ internal sealed record FieldView(
     int Lines,
     int? Longest,
     IReadOnlyList<FieldOption> Options,
-    RowForm? Rows
+    RowForm? Rows,
+    string TypedWithout
 )
 {
     public static FieldView From(Field f) =>
@@ -46,7 +49,8 @@ internal sealed record FieldView(
             f.Lines,
             f.Longest,
             f.Options,
-            f.Rows
+            f.Rows,
+            TypedWithout: f.TypedWithout
         );
 }
 

@@ -17,7 +17,7 @@ internal static class Collision
     public static RefusedException Refusal<T>(T yours, T theirs, T? before, long version)
     {
         var (a, b, c) = (Node(yours), Node(theirs), before is null ? null : Node(before));
-        var differ = a.AsObject().Select(p => p.Key).Where(k => !JsonNode.DeepEquals(a[k], b[k])).ToList();
+        var differ = Differ(a, b, "").ToList();
         var collide = new List<string>();
         var merged = Merged(a, b, c, c is not null, "", collide, yoursStands: false);
         var mine = Merged(a, b, c, c is not null, "", [], yoursStands: true);
@@ -47,6 +47,15 @@ internal static class Collision
             }
         );
     }
+
+    // fields by their way down: "rates.orderMinutes"
+    private static IEnumerable<string> Differ(JsonNode? yours, JsonNode? theirs, string field) =>
+        JsonNode.DeepEquals(yours, theirs) ? []
+        : yours is JsonObject a && theirs is JsonObject b
+            ? a.Select(p => p.Key)
+                .Union(b.Select(p => p.Key))
+                .SelectMany(k => Differ(a[k], b[k], field.Length == 0 ? k : $"{field}.{k}"))
+        : [field];
 
     // a null may be a field said to be nothing, so whether the state before is known is said apart; three-way: what
     // only one side changed stands as that side has it; objects are merged by field, lists of things with an id by

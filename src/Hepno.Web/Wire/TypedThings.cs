@@ -1,6 +1,8 @@
 using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Measures;
+using Hepno.Core.Shop;
 using Hepno.Core.Things;
 
 namespace Hepno.Web.Wire;
@@ -21,7 +23,11 @@ internal static class TypedThings
             }
             if (IsOfThings(type.Type))
             {
-                Trim(type);
+                // a blank may part thousands
+                if (type.Type != typeof(FigureFormat))
+                {
+                    Trim(type);
+                }
                 foreach (var part in type.Properties.Where(p => p is { IsSetNullable: false, Set: not null }))
                 {
                     NeverNull(part);
@@ -66,7 +72,7 @@ internal static class TypedThings
     // a record of a thing, or of the rows in it
     private static bool IsOfThings(Type type) => Parts.Contains(type);
 
-    private static readonly HashSet<Type> Parts = [.. Records.SelectMany(Within)];
+    private static readonly HashSet<Type> Parts = [.. Records.Append(typeof(ShopNumbers)).SelectMany(Within)];
 
     private static IEnumerable<Type> Within(Type record) =>
         record

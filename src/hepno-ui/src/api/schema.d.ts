@@ -361,10 +361,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The shop's numbers; version 0 while they are the starting values. */
+        /** The shop's numbers by their sections; version 0 while they are the starting values. */
         get: operations["numbers"];
         /** Changes the shop's numbers, all effective at once. */
         put: operations["saveNumbers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/numbers/form": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the numbers are typed: their sections and fields, a person's fields, and somebody new. */
+        get: operations["numbersForm"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -4905,14 +4922,6 @@ export interface components {
              */
             uses: number;
         };
-        /** @description What a cover costs and how often it is used. */
-        CoverPriceBody: {
-            cover: components["schemas"]["Cover"];
-            /** Format: double */
-            price: number;
-            /** Format: int32 */
-            uses: number;
-        };
         /** @description A quantity at which another way becomes the cheapest, or the best for the shop. */
         Crossing: {
             /**
@@ -5221,13 +5230,6 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What its manual warns of. */
             cautions: string;
-        };
-        /** @description Hours of one weekday; null when closed. */
-        DayBody: {
-            /** Format: time */
-            open: null | string;
-            /** Format: time */
-            close: null | string;
         };
         /** @description Opening hours of one weekday. */
         DayHours: {
@@ -5858,7 +5860,7 @@ export interface components {
          * @description How a field is written and read.
          * @enum {unknown}
          */
-        FieldShape: "text" | "number" | "flag" | "choice" | "rows";
+        FieldShape: "text" | "number" | "flag" | "choice" | "rows" | "counts" | "time" | "hours" | "days";
         /** @description A field of a form. */
         FieldView: {
             /** @description Its name in the thing's JSON, its parts joined by points. */
@@ -5899,6 +5901,11 @@ export interface components {
             /** @description What it may be. */
             options: components["schemas"]["FieldOption"][];
             rows: null | components["schemas"]["RowForm"];
+            /**
+             * @description The key of a list it follows from where that has rows; empty where it is always
+             *         typed.
+             */
+            typedWithout: string;
         };
         /**
          * @description A computed figure that can be opened down to its inputs: the explanation is the computation, not a text
@@ -6134,12 +6141,6 @@ export interface components {
              */
             perMonth: number;
         };
-        /** @description Something paid every month. */
-        FixedCostBody: {
-            name: string;
-            /** Format: double */
-            perMonth: number;
-        };
         /** @description A box on a garment that lies flat, in inches as in OutlineSide. */
         FlatBox: {
             /**
@@ -6162,23 +6163,6 @@ export interface components {
              * @description Height.
              */
             height: number;
-        };
-        /** @description How the shop works at its presses; times and covers in seconds and money. */
-        FloorBody: {
-            policy: components["schemas"]["FloorPolicy"];
-            firstPiece: boolean;
-            /** Format: int32 */
-            rackPlaces: number;
-            measured: boolean;
-            coldPlate: boolean;
-            handsOnOnly: boolean;
-            second: components["schemas"]["SecondHabit"];
-            times: null | components["schemas"]["StepTimeBody"][];
-            covers: null | components["schemas"]["CoverPriceBody"][];
-            /** @default true */
-            testFirst: boolean;
-            /** @default false */
-            prepareBeside: boolean;
         };
         /** @description A change to the floor and what it would take off. */
         FloorChange: {
@@ -6482,21 +6466,6 @@ export interface components {
             name: string;
             /** @description Deciding reason first. */
             reasons: components["schemas"]["Reason"][];
-        };
-        /** @description How figures are written. */
-        FormatBody: {
-            sign: string;
-            signAfter: boolean;
-            decimalMark: string;
-            groupMark: string;
-            /** Format: int32 */
-            minorDigits: number;
-            dayFirst: boolean;
-            twelveHours: boolean;
-            metric: boolean;
-            celsius: boolean;
-            /** @default en */
-            language: string;
         };
         /**
          * @description An order found; KnownBy is what it is found by beside number and customer, and Ended says in a word how it
@@ -7088,7 +7057,6 @@ export interface components {
         };
         /**
          * @description When an hour of hands is worth more than its wage.
-         * @default by-plan
          * @enum {unknown}
          */
         HandsWorth: "by-plan" | "always" | "typed";
@@ -8478,124 +8446,25 @@ export interface components {
             /** @description What would settle it. */
             remedy: string;
         };
-        /** @description The shop's numbers. */
-        NumbersBody: {
-            shopName: string;
-            address: string;
-            contact: string;
-            format: components["schemas"]["FormatBody"];
-            paper: string;
-            timeZone: string;
-            /** Format: double */
-            wage: number;
-            /** Format: double */
-            overheadPerHour: number;
-            /** Format: double */
-            tariffPerKwh: number;
-            /** Format: double */
-            consumablesPerStart: number;
-            /** Format: double */
-            packingPerPiece: number;
-            /** Format: double */
-            orderMinutes: number;
-            /** Format: double */
-            artworkMinutes: number;
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            feeShare: number;
-            /** Format: double */
-            feeFixed: number;
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            taxShare: number;
-            /** Format: double */
-            minimumCharge: number;
-            /** Format: double */
-            roundingStep: number;
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            depositShare: number;
-            /** Format: int32 */
-            validityDays: number;
-            /** Format: double */
-            slowTenthShare: number;
-            week: components["schemas"]["DayBody"][];
-            retail: components["schemas"]["PolicyBody"];
-            wholesale: components["schemas"]["PolicyBody"];
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            leastMarginShare: number;
-            feeBase: components["schemas"]["FeeBase"];
-            inversion: components["schemas"]["InversionRule"];
-            packagings: null | components["schemas"]["PackagingBody"][];
-            /**
-             * Format: double
-             * @default 4
-             */
-            parcelMinutes: number;
-            sizePricing: components["schemas"]["SizePricing"];
-            people: null | components["schemas"]["PersonBody"][];
-            fixedCosts: null | components["schemas"]["FixedCostBody"][];
-            /**
-             * Format: double
-             * @default 0.6
-             */
-            productiveShare: number;
-            tierSteps: null | number[];
-            /**
-             * Format: double
-             * @default 1
-             */
-            handsFactor: number;
-            spoilage: null | components["schemas"]["SpoilageBody"][];
-            /**
-             * Format: double
-             * @default 3
-             */
-            swapMinutes: number;
-            /**
-             * Format: double
-             * @default 2
-             */
-            dialMinutes: number;
-            /** @default true */
-            setUpWhileHeating: boolean;
-            /**
-             * Format: double
-             * @default 0
-             */
-            theirsPerPiece: number;
-            floor: null | components["schemas"]["FloorBody"];
-            /**
-             * Format: double
-             * @default 3
-             */
-            ruleOfThumb: number;
-            handsWorth: components["schemas"]["HandsWorth"];
-            /**
-             * Format: double
-             * @default 0
-             */
-            handsWorthAnHour: number;
-            unattended: null | string[];
-            /**
-             * Format: double
-             * @default 20
-             */
-            testMinutes: number;
-            /**
-             * Format: double
-             * @default 0.95
-             */
-            completeShare: number;
+        /** @description How the shop's numbers are typed. */
+        NumbersForm: {
+            /** @description In the order they are shown. */
+            sections: components["schemas"]["NumbersSectionView"][];
+            /** @description The fields of one who works there. */
+            person: components["schemas"]["FieldView"][];
+            /** @description Somebody new, as the form begins. */
+            newPerson: components["schemas"]["Person"];
+        };
+        /** @description A section of the shop's numbers, as it is typed. */
+        NumbersSectionView: {
+            /** @description Its name in JSON. */
+            key: string;
+            /** @description Its heading. */
+            title: string;
+            /** @description What must be known where it is typed; empty for nothing. */
+            note: string;
+            /** @description In the order of its form; their keys go down from all the numbers. */
+            fields: components["schemas"]["FieldView"][];
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
@@ -8959,18 +8828,6 @@ export interface components {
              */
             price: number;
         };
-        /** @description A mailer or box. */
-        PackagingBody: {
-            name: string;
-            /** Format: double */
-            mostTees: number;
-            /** Format: double */
-            mostGrams: number;
-            /** Format: double */
-            ownGrams: number;
-            /** Format: double */
-            price: number;
-        };
         /** @description One choice of how to pack an order: so many of one packaging, with postage when it is sent. */
         PackingChoice: {
             /** @description What it goes into. */
@@ -9207,25 +9064,6 @@ export interface components {
              */
             lunchMinutes: number;
             /** @description Days this person is away. */
-            daysOff: string[];
-        };
-        /** @description One who works in the shop. */
-        PersonBody: {
-            /** @description The id of one thing. */
-            id: string;
-            name: string;
-            /** Format: double */
-            wage: number;
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            onCostsShare: number;
-            week: components["schemas"]["DayBody"][];
-            /** Format: time */
-            lunchFrom: null | string;
-            /** Format: int32 */
-            lunchMinutes: number;
             daysOff: string[];
         };
         /** @description A piece on the Shelf that a colour could be cut from. */
@@ -9774,20 +9612,6 @@ export interface components {
              * @description Tallest print, in.
              */
             mostHeightIn: number;
-        };
-        /** @description A channel's price policy. */
-        PolicyBody: {
-            kind: components["schemas"]["PolicyKind"];
-            /**
-             * Format: double
-             * @description A part of a whole, 0.25 for a quarter.
-             */
-            marginShare: number;
-            /** Format: double */
-            multiple: number;
-            of: components["schemas"]["MultipleBase"];
-            /** Format: double */
-            perHour: number;
         };
         /**
          * @description How a price follows from a cost.
@@ -11578,7 +11402,7 @@ export interface components {
         ScheduleBody: {
             /** Format: date-time */
             from: string;
-            week: components["schemas"]["DayBody"][];
+            week: components["schemas"]["DayHours"][];
             works: components["schemas"]["WorkBody"][];
             /** @default true */
             overlap: boolean;
@@ -11925,7 +11749,6 @@ export interface components {
         };
         /**
          * @description How sizes that cost more are charged.
-         * @default averaged
          * @enum {unknown}
          */
         SizePricing: "averaged" | "surcharged";
@@ -12059,13 +11882,6 @@ export interface components {
             low: boolean;
             /** @description Why it refuses the method; empty when it matches. */
             mismatch: string;
-        };
-        /** @description A share of spoiled attempts the shop has learned. */
-        SpoilageBody: {
-            /** @description The id of one thing. */
-            methodId: string;
-            /** Format: double */
-            share: number;
         };
         /** @description Spoiled pieces of one reason. */
         SpoiledFor: {
@@ -12255,12 +12071,6 @@ export interface components {
              * Format: double
              * @description How long, s.
              */
-            seconds: number;
-        };
-        /** @description Seconds of one step. */
-        StepTimeBody: {
-            code: string;
-            /** Format: double */
             seconds: number;
         };
         /** @description A step of the press floor. */
@@ -13083,12 +12893,6 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
-        VersionedOfNumbersBody: {
-            value: components["schemas"]["NumbersBody"];
-            /** Format: int64 */
-            version: number;
-        };
-        /** @description A thing with the version it stands at. */
         VersionedOfOutsidePrinter: {
             value: components["schemas"]["OutsidePrinter"];
             /** Format: int64 */
@@ -13145,6 +12949,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfScreenTransferList: {
             value: components["schemas"]["ScreenTransferList"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfShopNumbers: {
+            value: components["schemas"]["ShopNumbers"];
             /** Format: int64 */
             version: number;
         };
@@ -15099,7 +14909,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VersionedOfNumbersBody"];
+                    "application/json": components["schemas"]["VersionedOfShopNumbers"];
                 };
             };
             /** @description Bad Request */
@@ -15167,7 +14977,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NumbersBody"];
+                "application/json": components["schemas"]["ShopNumbers"];
             };
         };
         responses: {
@@ -15178,6 +14988,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    numbersForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NumbersForm"];
                 };
             };
             /** @description Bad Request */

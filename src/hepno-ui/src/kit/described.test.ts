@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { nameOf, readRows, writeRows } from './described'
+import { fieldOf, formFor, nameOf, readRows, writeRows } from './described'
 
 const cell = (key: string, shape: 'number' | 'text' | 'choice' | 'rows', more = {}) => ({
   key,
@@ -89,4 +89,74 @@ it('a thing is called by its name, or by who sells what', () => {
   expect(nameOf({ name: 'Skua', supplier: 'x' })).toBe('Skua')
   expect(nameOf({ supplier: 'Ferrow', product: 'Film' })).toBe('Ferrow Film')
   expect(nameOf({ id: '7' })).toBe('7')
+})
+
+const view = (key: string, shape: Parameters<typeof fieldOf>[0]['shape'], more = {}) => ({
+  key,
+  label: key,
+  shape,
+  help: '',
+  lines: 1,
+  longest: null,
+  mayBeEmpty: false,
+  options: [],
+  rows: null,
+  shownTimes: 1,
+  typedWithout: '',
+  least: null,
+  most: null,
+  ...more,
+})
+
+describe('fields of the numbers', () => {
+  const typed = (field: ReturnType<typeof view>, value: object, text: string) => fieldOf(field).set(value, text)
+
+  it('are steps of a quantity one behind the other', () => {
+    const prices = { steps: [12, 24] }
+    const steps = view('steps', 'counts')
+    expect(fieldOf(steps).get(prices)).toBe('12, 24')
+    expect(typed(steps, prices, '6; 12 1001')).toBeUndefined()
+    expect(prices.steps).toEqual([6, 12, 1001])
+    expect(typed(steps, prices, 'six')).toMatch(/"six" is not like/)
+    expect(prices.steps).toEqual([6, 12, 1001])
+  })
+
+  it('are hours of a day, or a word for none', () => {
+    const week = { days: [{ open: null, close: null }] as { open: string | null; close: string | null }[] }
+    const sunday = view('days.0', 'hours', { options: [{ value: '', label: 'closed' }] })
+    expect(fieldOf(sunday).get(week)).toBe('closed')
+    expect(typed(sunday, week, '8:05 - 18')).toBeUndefined()
+    expect(week.days[0]).toEqual({ open: '08:05:00', close: '18:00:00' })
+    expect(typed(sunday, week, 'noon')).toMatch(/"noon" is not like "8–18" or "closed"/)
+    expect(typed(sunday, week, 'Closed')).toBeUndefined()
+    expect(week.days[0]).toEqual({ open: null, close: null })
+  })
+
+  it('are days, each as it is written everywhere', () => {
+    const away = { days: [] as string[] }
+    const off = view('days', 'days')
+    expect(typed(off, away, '2026-12-24, 2027-01-02')).toBeUndefined()
+    expect(away.days).toEqual(['2026-12-24', '2027-01-02'])
+    expect(typed(off, away, '2026-13-24')).toMatch(/"2026-13-24" is not a day/)
+    expect(typed(off, away, '')).toBeUndefined()
+    expect(away.days).toEqual([])
+  })
+
+  it('are a time, or none', () => {
+    const person: { lunch: string | null } = { lunch: '12:15:00' }
+    const lunch = view('lunch', 'time')
+    expect(fieldOf(lunch).get(person)).toBe('12:15')
+    typed(lunch, person, '')
+    expect(person.lunch).toBeNull()
+    typed(lunch, person, '13:00')
+    expect(person.lunch).toBe('13:00:00')
+  })
+
+  it('are not typed while they follow from a list', () => {
+    const fields = [view('wage', 'number', { typedWithout: 'week.people' }), view('tariff', 'number')]
+    const shop = { wage: 18, tariff: 0.2, week: { people: [] as object[] } }
+    expect(formFor(fields, shop).map((f) => f.label)).toEqual(['wage', 'tariff'])
+    shop.week.people.push({})
+    expect(formFor(fields, shop).map((f) => f.label)).toEqual(['tariff'])
+  })
 })

@@ -47,6 +47,12 @@ export const begun = (kind: Kind | undefined): Json => structuredClone(kind?.sta
 /** The fields of a kind's form. */
 export const formOf = <T>(kind: Kind | undefined): Field<T>[] => (kind?.fields ?? []).map((f) => fieldOf<T>(f))
 
+/** Fields of a form as it stands: what follows from a list is not typed while that has rows. */
+export const formFor = <T>(fields: readonly Schemas['FieldView'][], value: T): Field<T>[] =>
+  fields
+    .filter((f) => f.typedWithout === '' || (at(value, f.typedWithout) as unknown[]).length === 0)
+    .map((f) => fieldOf<T>(f))
+
 /** What a thing is called. */
 export function nameOf(value: object): string {
   const { name, supplier, product, id } = value as Record<string, string | undefined>
@@ -93,6 +99,45 @@ export function fieldOf<T>(f: Schemas['FieldView']): Field<T> {
           put(v, f.key, read)
         },
       }
+    case 'counts':
+      return {
+        ...plain,
+        get: (v) => ((at(v, f.key) as number[] | null) ?? []).join(', '),
+        set: (v, t) => {
+          const counts = t.split(/[\s,;]+/).map((x) => readCell(x))
+          if (counts.some((x) => x === null)) return `"${t}" is not like "12, 24, 36".`
+          put(v, f.key, counts)
+        },
+      }
+    case 'time':
+      return {
+        ...plain,
+        type: 'time',
+        get: (v) => (at(v, f.key) as string | null)?.slice(0, 5) ?? '',
+        set: (v, t) => put(v, f.key, t ? `${t}:00` : null),
+      }
+    case 'hours':
+      return {
+        ...plain,
+        get: (v) => writeHours(at(v, f.key) as DayHours, f.options[0]!.label),
+        set: (v, t) => {
+          const read = readHours(t, f.options[0]!.label)
+          if (read === undefined) return `"${t}" is not like "8–18" or "${f.options[0]!.label}".`
+          put(v, f.key, read)
+        },
+      }
+    case 'days':
+      return {
+        ...plain,
+        wide: true,
+        get: (v) => (at(v, f.key) as string[]).join(', '),
+        set: (v, t) => {
+          const days = t.split(/[\s,;]+/).filter((d) => d !== '')
+          const wrong = days.find((d) => !/^\d{4}-\d\d-\d\d$/.test(d) || Number.isNaN(Date.parse(d)))
+          if (wrong) return `"${wrong}" is not a day like 2026-12-24.`
+          put(v, f.key, days)
+        },
+      }
     case 'flag':
       return {
         ...plain,
@@ -108,6 +153,17 @@ export function fieldOf<T>(f: Schemas['FieldView']): Field<T> {
         set: (v, t) => put(v, f.key, t),
       }
   }
+}
+
+type DayHours = Schemas['DayHours']
+const writeHours = (d: DayHours, none: string) => (d.open ? `${d.open.slice(0, 5)}–${d.close!.slice(0, 5)}` : none)
+
+/** Hours of a day as typed; undefined when they cannot be read. */
+function readHours(t: string, none: string): DayHours | undefined {
+  if (['', none].includes(t.toLowerCase())) return { open: null, close: null }
+  const read = /^(\d{1,2})(?::(\d\d))?\s*[–-]\s*(\d{1,2})(?::(\d\d))?$/.exec(t)
+  const hour = (h: string, m: string | undefined) => `${h.padStart(2, '0')}:${m ?? '00'}:00`
+  return read ? { open: hour(read[1]!, read[2]), close: hour(read[3]!, read[4]) } : undefined
 }
 
 /** Rows as they are typed. */

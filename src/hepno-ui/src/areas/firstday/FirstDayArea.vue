@@ -2,12 +2,12 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, makeId, seen } from '../../api/client'
+import { formFor } from '../../kit/described'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { attempt, beginAsk, refresh } from '../../state/state'
 import { freshPress } from '../floor/pressFields'
-import { shopFields, weekFields, type Numbers } from '../numbers/fields'
-import { numbersStore } from '../numbers/store'
+import { type Numbers, numbersStore } from '../numbers/store'
 
 /** The first day: what nobody can price without. Everything else has a starting value. */
 const router = useRouter()
@@ -18,12 +18,22 @@ const value = computed<FirstDay | null>(() =>
     ? { ...store.kept.value.value, pressName: 'Press 1', pressKind: 'clamshell', platenWidth: 15, platenDepth: 15 }
     : null,
 )
-const wanted = ['Shop', 'Paper', 'Currency sign', 'Lengths', 'Temperatures']
+const wanted = [
+  'identity.name',
+  'identity.paper',
+  'identity.format.sign',
+  'identity.format.metric',
+  'identity.format.celsius',
+  'rates.wage',
+  'rates.overheadPerHour',
+  ...[1, 2, 3, 4, 5, 6, 0].map((day) => `week.days.${day}`),
+]
+const typed = computed(() => {
+  const all = (store.form.value?.sections ?? []).flatMap((s) => s.fields)
+  return wanted.flatMap((key) => all.filter((f) => f.key === key))
+})
 const fields = computed<Field<FirstDay>[]>(() => [
-  ...(shopFields.filter((f) => wanted.includes(f.label)) as Field<FirstDay>[]),
-  num<FirstDay>('Your wage, an hour', 'wage'),
-  num<FirstDay>('Rent and the rest, an hour', 'overheadPerHour'),
-  ...(weekFields as Field<FirstDay>[]),
+  ...formFor(typed.value, value.value!),
   text<FirstDay>('Your press', 'pressName'),
   text<FirstDay>('Kind of press', 'pressKind', {
     options: ['clamshell', 'swing-away', 'drawer', 'auto-open'].map((k) => ({ value: k, label: k })),

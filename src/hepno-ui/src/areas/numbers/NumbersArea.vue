@@ -14,20 +14,9 @@ import StartUpBudgets from './StartUpBudgets.vue'
 import Tables from './Tables.vue'
 import Boards from '../../kit/Boards.vue'
 import { explain } from '../../kit/explain'
-import {
-  floorFields,
-  freshPerson,
-  moneyFields,
-  type Numbers,
-  packingFields,
-  personFields,
-  priceFields,
-  rateFields,
-  shopFields,
-  timeFields,
-  weekFields,
-} from './fields'
-import { numbersStore } from './store'
+import { fieldOf, formFor } from '../../kit/described'
+import { timeFields } from './fields'
+import { type Numbers, numbersStore } from './store'
 
 const store = numbersStore()
 const load = () => reading(() => store.load())
@@ -38,15 +27,12 @@ onMounted(() => {
 })
 onUnmounted(() => stop())
 const n = computed(() => store.kept.value?.value)
-const f = computed(() => n.value!.format)
-/** What people and fixed costs make is not typed. */
-const typedFields = computed(() =>
-  moneyFields.filter(
-    (x) =>
-      !(x.label.startsWith('Wage') && n.value?.people?.length) &&
-      !(x.label.startsWith('Rent') && n.value?.fixedCosts?.length),
-  ),
+const f = computed(() => n.value!.identity.format)
+const sections = computed(() =>
+  (store.form.value?.sections ?? []).map((s) => ({ ...s, form: formFor(s.fields, n.value!) })),
 )
+const personFields = computed(() => (store.form.value?.person ?? []).map((p) => fieldOf<Schemas['Person']>(p)))
+const freshPerson = () => JSON.parse(JSON.stringify(store.form.value!.newPerson)) as Schemas['Person']
 const times = ref<Schemas['StepTimeView'][]>([])
 watch(
   () => store.kept.value?.version,
@@ -59,12 +45,11 @@ watch(
   () => void reading(async () => void (rates.value = await ask(api.GET('/api/numbers/rates')))),
 )
 const people = computed(() =>
-  (n.value?.people ?? []).map((value) => ({ value, version: store.kept.value?.version ?? 0 })),
+  (n.value?.week.people ?? []).map((value) => ({ value, version: store.kept.value?.version ?? 0 })),
 )
 const savePeople = (change: (all: Schemas['Person'][]) => Schemas['Person'][], version: number) => {
   const copy = JSON.parse(JSON.stringify(n.value)) as Numbers
-  const all = change(copy.people ?? [])
-  return store.save({ ...copy, people: all.length > 0 ? all : null }, version)
+  return store.save({ ...copy, week: { ...copy.week, people: change(copy.week.people) } }, version)
 }
 // a new person is saved from the version that stands: the others are part of the same numbers
 const savePerson = (p: Schemas['Person'], version: number) =>
@@ -79,7 +64,8 @@ const said = (p: Schemas['PricePolicy']) =>
     multiple: `${number(p.multiple, 2, f.value)} × ${p.of === 'materials' ? 'materials' : 'all costs'}`,
     hourly: `${money(p.perHour, f.value)} over the wage an hour`,
   })[p.kind]
-const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.overheadPerHour ?? 0)))
+const rated = computed(() => n.value?.rates)
+const scale = computed(() => 560 / Math.max(1, (rated.value?.wage ?? 0) + (rated.value?.overheadPerHour ?? 0)))
 </script>
 
 <template>
@@ -90,35 +76,35 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         viewBox="0 0 980 76"
         class="hour"
         role="img"
-        :aria-label="`An hour of hands: wage ${money(n.wage, f)}, rent and the rest ${money(n.overheadPerHour, f)}`"
+        :aria-label="`An hour of hands: wage ${money(n.rates.wage, f)}, rent and the rest ${money(n.rates.overheadPerHour, f)}`"
       >
-        <rect :width="n.wage * scale" height="34" fill="url(#st-labour)" stroke="var(--ink)" />
+        <rect :width="n.rates.wage * scale" height="34" fill="url(#st-labour)" stroke="var(--ink)" />
         <rect
-          :x="n.wage * scale"
-          :width="n.overheadPerHour * scale"
+          :x="n.rates.wage * scale"
+          :width="n.rates.overheadPerHour * scale"
           height="34"
           fill="url(#st-press)"
           stroke="var(--ink)"
         />
-        <text :x="n.wage * scale + n.overheadPerHour * scale + 14" y="26" font-size="24" font-weight="680">
+        <text :x="n.rates.wage * scale + n.rates.overheadPerHour * scale + 14" y="26" font-size="24" font-weight="680">
           an hour of hands
         </text>
         <text y="56" font-size="14">
           Wage
-          <tspan font-weight="640">{{ money(n.wage, f) }}</tspan>
+          <tspan font-weight="640">{{ money(n.rates.wage, f) }}</tspan>
         </text>
-        <text :x="n.wage * scale" y="56" font-size="14">
+        <text :x="n.rates.wage * scale" y="56" font-size="14">
           Rent and the rest
-          <tspan font-weight="640">{{ money(n.overheadPerHour, f) }}</tspan>
+          <tspan font-weight="640">{{ money(n.rates.overheadPerHour, f) }}</tspan>
         </text>
       </svg>
       <p class="policy">
-        Retail <b>{{ said(n.retail!) }}</b>, wholesale <b>{{ said(n.wholesale!) }}</b>, rounded up to
-        <b>{{ money(n.roundingStep, f) }}</b>. Never under <b>{{ money(n.minimumCharge, f) }}</b> an order<template
-          v-if="n.leastMarginShare > 0"
-          >, nor under <b>{{ number(n.leastMarginShare * 100, 2, f) }}%</b> margin</template
-        >. Cards take <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> a payment. Hands are
-        charged <b>{{ n.floor!.handsOnOnly ? 'hands-on' : 'attended' }}</b>.
+        Retail <b>{{ said(n.prices.retail) }}</b>, wholesale <b>{{ said(n.prices.wholesale) }}</b>, rounded up to
+        <b>{{ money(n.prices.roundingStep, f) }}</b>. Never under <b>{{ money(n.prices.minimumCharge, f) }}</b> an
+        order<template v-if="n.prices.leastMarginShare > 0"
+          >, nor under <b>{{ number(n.prices.leastMarginShare * 100, 2, f) }}%</b> margin</template
+        >. Cards take <b>{{ number(n.fees.share * 100, 2, f) }}% + {{ money(n.fees.fixed, f) }}</b> a payment. Hands are
+        charged <b>{{ n.floor.habits.handsOnOnly ? 'hands-on' : 'attended' }}</b>.
       </p>
       <p v-if="rates" class="rates">
         <button @click="explain(rates.labour)">
@@ -135,7 +121,7 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         :kept="people"
         :fields="personFields"
         :save="savePerson"
-        :fresh="() => freshPerson(n!)"
+        :fresh="freshPerson"
         :named="(p) => p.name"
       >
         <template #face="{ value: p }">
@@ -154,79 +140,28 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         </template>
         <template #none>Nobody named: one pair of hands within the open hours, at the wage below.</template>
       </Boards>
-      <h2 class="head">Paid every month</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="rateFields"
-        :save="store.save"
-        title="Paid every month"
-      />
-      <h2 class="head">Money and minutes</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="typedFields"
-        :save="store.save"
-        title="Money and minutes"
-      />
-      <p class="note quiet">Tax is yours to set with your adviser; Hepno only adds it up.</p>
-      <h2 class="head">At the press</h2>
-      <p class="note quiet">Minutes of every price and plan are simulated from these; the Floor draws them.</p>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="floorFields"
-        :save="store.save"
-        title="At the press"
-      />
-      <details v-if="times.length > 0">
-        <summary>Step times, seconds: type your own, leave empty what is assumed</summary>
+      <template v-for="s in sections" :key="s.key">
+        <h2 class="head">{{ s.title }}</h2>
+        <p v-if="s.note" class="note quiet">{{ s.note }}</p>
         <ThingEditor
           :value="n"
           :version="store.kept.value!.version"
-          :fields="timeFields(times)"
+          :fields="s.form"
           :save="store.save"
-          title="Step times"
+          :title="s.title"
         />
-      </details>
-      <h2 class="head">Prices</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="priceFields"
-        :save="store.save"
-        title="Prices"
-      />
-      <RecostQuotes />
-      <h2 class="head">Packing</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="packingFields"
-        :save="store.save"
-        title="Packing"
-      />
-      <p class="note quiet">
-        Postage is by the rates of your parcel service, on the Shelf. Until there are any it is a simulated carrier's
-        table, and every figure of it says so.
-      </p>
-      <h2 class="head">Open hours</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="weekFields"
-        :save="store.save"
-        title="Open hours"
-      />
-      <h2 class="head">The shop and how it writes</h2>
-      <ThingEditor
-        :value="n"
-        :version="store.kept.value!.version"
-        :fields="shopFields"
-        :save="store.save"
-        title="The shop and how it writes"
-      />
+        <RecostQuotes v-if="s.key === 'prices'" />
+        <details v-if="s.key === 'floor' && times.length > 0">
+          <summary>Step times, seconds: type your own, leave empty what is assumed</summary>
+          <ThingEditor
+            :value="n"
+            :version="store.kept.value!.version"
+            :fields="timeFields(times)"
+            :save="store.save"
+            title="Step times"
+          />
+        </details>
+      </template>
       <h2 class="head">Make or buy</h2>
       <MakeOrBuy />
       <h2 class="head">To begin with a way</h2>
