@@ -68,7 +68,9 @@ async function commit(): Promise<void> {
   if (idle.value) return
   const copy = JSON.parse(base.text) as T
   for (const [i, field] of props.fields.entries()) {
-    const problem = field.set(copy, (drafts.value[i] ?? '').trim())
+    const draft = drafts.value[i] ?? ''
+    // what is chosen stands as it is: a blank may part thousands
+    const problem = field.set(copy, field.options ? draft : draft.trim())
     if (problem) {
       wrong.value = `${field.label}: ${problem}`
       return
