@@ -93,7 +93,7 @@ async function commit(): Promise<void> {
       v-for="(field, i) in fields"
       :key="field.label"
       class="field"
-      :class="{ wide: field.wide }"
+      :class="{ wide: field.wide, broad: field.broad }"
       :title="field.help || undefined"
     >
       {{ field.label }}
@@ -134,6 +134,9 @@ async function commit(): Promise<void> {
 }
 .wide {
   grid-column: 1 / -1;
+}
+.broad {
+  grid-column: span 2;
 }
 .buttons {
   display: flex;

@@ -8,6 +8,9 @@ type Kind = Schemas['KindView']
 type RowForm = Schemas['RowForm']
 type Json = Record<string, unknown>
 
+/** So many letters do not stand in a box of one column. */
+const LONG = 18
+
 const kinds = shallowRef<Kind[]>([])
 const details = shallowRef<Field<Schemas['AskDetails']>[]>([])
 
@@ -74,6 +77,7 @@ export function fieldOf<T>(f: Schemas['FieldView']): Field<T> {
     help: f.help,
     lines: f.lines > 1 ? f.lines : undefined,
     wide: f.lines > 1 || undefined,
+    broad: f.shape === 'counts' || f.options.some((o) => o.label.length > LONG) || undefined,
     longest: f.longest ?? undefined,
   }
   switch (f.shape) {

@@ -11,6 +11,8 @@ export interface Field<T> {
   /** The most characters it takes. */
   longest?: number
   wide?: boolean
+  /** Twice as wide as others: what it says is long. */
+  broad?: boolean
   number?: boolean
   type?: string
   /** What to do where it is wrong, or what is usual. */
