@@ -100,6 +100,40 @@ test('who takes parcels has a board by its description, and its zones stand in t
   await expect(page.getByRole('button', { name: /collected or sent\?: sent Skerry Quay/ })).toBeVisible()
 })
 
+test('a press is put out of use: the day at the presses says why, and it comes back when that is called off', async ({
+  page,
+}) => {
+  await page.goto('/floor')
+  await page.getByRole('button', { name: 'Put a machine out of use' }).click()
+  const editor = page.getByRole('form', { name: 'Put a machine out of use' })
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(editor.getByRole('alert')).toContainText('Machine: Choose which machine is out of use.')
+  await editor.getByLabel('Machine').selectOption({ label: 'Gannet' })
+  const today = await editor.getByLabel('From').inputValue()
+  await editor.getByLabel('Last day').fill('2020-01-01')
+  await editor.getByLabel('What is the matter').fill('Heating element, part ordered')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('The last day is the first or a later one').first()).toBeVisible()
+  await editor.getByLabel('Last day').fill(today)
+  await editor.getByRole('button', { name: 'Save' }).click()
+  const board = page.getByRole('button', { name: /^Gannet.*Heating element/ })
+  await expect(board).toBeVisible()
+  await clean(page)
+  await page.goto('/press')
+  await expect(page.getByText(/out of use through .*: Heating element, part ordered/)).toBeVisible()
+  await page.goto('/floor')
+  await board.click()
+  await page
+    .getByRole('form', { name: 'Gannet' })
+    .getByLabel('On these days')
+    .selectOption({ label: 'it is in use after all' })
+  await page.getByRole('form', { name: 'Gannet' }).getByRole('button', { name: 'Save' }).click()
+  await expect(board).toContainText('it is in use after all')
+  await page.goto('/press')
+  await expect(page.getByText(/Gannet/).first()).toBeVisible()
+  await expect(page.getByText(/out of use through/)).toHaveCount(0)
+})
+
 test('a style in use stays, an unused one comes off the Shelf and back', async ({ page, request, server }) => {
   const styles = (await (await request.get(`${server.url}/api/styles`)).json()) as { value: { id: string } }[]
   const { id: _, ...body } = styles.find((s) => s.value.id === 'sprint')!.value

@@ -1,4 +1,3 @@
-using Hepno.Core.Measures;
 using NodaTime;
 
 namespace Hepno.Core.Planning;
@@ -31,6 +30,9 @@ public sealed record MachineHours(
     private const double MostMinutes = 1_000_000;
     private const int FurthestYears = 20;
 
+    /// <summary>Days on which some of them are out of use.</summary>
+    public IReadOnlyList<Downtime> Downtimes { get; init; } = [];
+
     /// <summary>Nothing waits for any machine.</summary>
     public static MachineHours Empty(OpenHours hours, LocalDateTime now, IReadOnlyList<ThingId>? unattended = null) =>
         new(hours, now, unattended ?? [], new Dictionary<ThingId, LocalDateTime>());
@@ -52,6 +54,7 @@ public sealed record MachineHours(
                 work.OnCloth ? arrivesAt : Now
             );
             var minutes = Math.Min(work.Minutes, MostMinutes);
+            var hours = Hours.Without(Downtime.Of(Downtimes, work.Machine.Id));
             LocalDateTime ends;
             if (begins > Now.PlusYears(FurthestYears))
             {
@@ -59,17 +62,20 @@ public sealed record MachineHours(
             }
             else if (Unattended.Contains(work.Machine.Id))
             {
-                ends = begins.PlusMinutes(minutes);
+                ends = hours.AddDayAndNight(begins, minutes);
             }
             else
             {
-                ends = Hours.Add(begins, minutes);
+                ends = hours.Add(begins, minutes);
             }
 
             free[work.Machine.Id] = ends;
             if (ends > ready)
             {
-                (ready, cause) = (ends, $"{work.Machine.Name}, {minutes / 60:0.#} h of work");
+                (ready, cause) = (
+                    ends,
+                    $"{work.Machine.Name}, {minutes / 60:0.#} h of work{hours.OutSaid(begins, ends)}"
+                );
             }
         }
         return (this with { FreeAt = free }, ready, cause);

@@ -10,24 +10,71 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
 {
     private const int HorizonDays = 400;
 
+    /// <summary>Days without hours, whatever the weekday.</summary>
+    public IReadOnlyList<DateInterval> Out { get; private init; } = [];
+
+    /// <summary>The same without some days.</summary>
+    public OpenHours Without(IReadOnlyList<DateInterval> days) =>
+        days.Count == 0 ? this : this with { Out = [.. Out, .. days] };
+
     /// <summary>Opening and closing on a day, or null when closed.</summary>
     public (LocalDateTime Open, LocalDateTime Close)? On(LocalDate day)
     {
         var hours = Week[day.Weekday()];
-        return hours is { Open: { } open, Close: { } close } ? (day.At(open), day.At(close)) : null;
+        return hours is { Open: { } open, Close: { } close } && !Out.Any(o => o.Contains(day))
+            ? (day.At(open), day.At(close))
+            : null;
     }
 
     /// <summary>The earliest open moment at or after <paramref name="at"/>.</summary>
     public LocalDateTime Next(LocalDateTime at)
     {
+        var day = at.Date;
         for (var i = 0; i < HorizonDays; i++)
         {
-            if (On(at.Date.PlusDays(i)) is { } hours && hours.Close > at)
+            day = Back(day);
+            if (On(day) is { } hours && hours.Close > at)
             {
                 return hours.Open > at ? hours.Open : at;
             }
+            day = day.PlusDays(1);
         }
         return at;
+    }
+
+    /// <summary>The moment so many minutes after <paramref name="from"/>, day and night but for the days
+    /// out.</summary>
+    public LocalDateTime AddDayAndNight(LocalDateTime from, double minutes)
+    {
+        var at = LocalDateTime.Max(from, Back(from.Date).AtMidnight());
+        while (Out.Where(o => o.Start > at.Date).MinBy(o => o.Start) is { } next)
+        {
+            var left = next.Start.AtMidnight().MinutesSince(at);
+            if (minutes <= left)
+            {
+                break;
+            }
+            minutes -= left;
+            at = Back(next.Start).AtMidnight();
+        }
+        return at.PlusMinutes(minutes);
+    }
+
+    /// <summary>What is said of days out within a time: ", out of use through Fri 5 Jun" of the last of them; nothing
+    /// where there are none.</summary>
+    public string OutSaid(LocalDateTime from, LocalDateTime to) =>
+        Out.Where(o => o.Start <= to.Date && o.End >= from.Date).MaxBy(o => o.End) is { } last
+            ? $", out of use through {last.End:ddd d MMM}"
+            : "";
+
+    // the first day from one on that is not out; what is out over years is not looked through day by day
+    private LocalDate Back(LocalDate day)
+    {
+        while (Out.FirstOrDefault(o => o.Contains(day)) is { } stretch)
+        {
+            day = stretch.End.PlusDays(1);
+        }
+        return day;
     }
 
     /// <summary>The moment so many open minutes after <paramref name="from"/>; nights and closed days do not

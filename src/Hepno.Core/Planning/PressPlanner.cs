@@ -142,6 +142,12 @@ public sealed record FloorPlan(
     /// <summary>Until when machines are busy with what is already planned.</summary>
     public MachineHours Machines { get; init; } = MachineHours.Empty(Hours, Now);
 
+    /// <summary>Days on which some of its presses and places of work are out of use.</summary>
+    public IReadOnlyList<Downtime> Downtimes { get; init; } = [];
+
+    /// <summary>When a press or a place of work can be worked at.</summary>
+    public OpenHours HoursOf(Press press) => Hours.Without(Downtime.Of(Downtimes, new(press.Id.Text)));
+
     /// <summary>What hands take to make a press ready.</summary>
     public SetUpTimes Times => SetUp ?? new();
 
@@ -238,15 +244,7 @@ public static class PressPlanner
             .ToList();
         if (slots.Count == 0)
         {
-            return new(
-                work,
-                "",
-                [],
-                WallClock.Never,
-                WallClock.Never,
-                0,
-                able.Count == 0 ? "no press can take it" : $"no room on the press in {SlotSearch.HorizonDays} days"
-            );
+            return new(work, "", [], WallClock.Never, WallClock.Never, 0, NoRoom(able, floor));
         }
         var best = slots.MinBy(c => c.Parts[^1].End);
         var ready = floor.Hours.Add(best.Parts[^1].End, work.TailMinutes);
@@ -263,6 +261,17 @@ public static class PressPlanner
             late > 0 ? Why(work, best.Press, best.Parts, floor) : ""
         );
     }
+
+    private static string NoRoom(List<Press> able, FloorPlan floor)
+    {
+        var until = floor.Now.PlusDays(SlotSearch.HorizonDays);
+        return able.Select(p => Out(p, floor, floor.Now, until)).FirstOrDefault(said => said.Length > 0)
+            ?? (able.Count == 0 ? "no press can take it" : $"no room on the press in {SlotSearch.HorizonDays} days");
+    }
+
+    // "Gannet is out of use through Fri 5 Jun"
+    private static string Out(Press press, FloorPlan floor, LocalDateTime from, LocalDateTime to) =>
+        floor.HoursOf(press).OutSaid(from, to) is { Length: > 0 } said ? $"{press.Name} is{said[1..]}" : "";
 
     private static bool Holds(Press p, PressWork w) =>
         !w.BenchId.IsNone
@@ -300,6 +309,10 @@ public static class PressPlanner
                 .Select(p => p.Work.Code);
             return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} "
                 + $"taken by {string.Join(", ", others.Distinct())} first";
+        }
+        if (Out(press, floor, LocalDateTime.Max(work.ReadyAt, floor.Now), parts[^1].End) is { Length: > 0 } said)
+        {
+            return said;
         }
         return work.ReadyAt > floor.Now
             ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}"

@@ -19,6 +19,7 @@ internal sealed class SlotSearch
     private readonly Press _press;
     private readonly Person _person;
     private readonly FloorPlan _floor;
+    private readonly OpenHours _hours;
     private readonly double _each;
     private readonly LocalDateTime _from;
     private readonly List<(PressPart Part, PressId PressId, PressWork Work)> _all;
@@ -28,6 +29,7 @@ internal sealed class SlotSearch
     private SlotSearch(PressWork work, Press press, Person person, FloorPlan floor)
     {
         (_work, _press, _person, _floor, _left) = (work, press, person, floor, work.Pieces);
+        _hours = floor.HoursOf(press);
         _each = SetUp.MinutesPerPiece(press, work, floor.Times);
         _from = LocalDateTime.Max(LocalDateTime.Max(work.ReadyAt, floor.Now), work.Moved?.From ?? floor.Now);
         _all =
@@ -63,7 +65,7 @@ internal sealed class SlotSearch
         for (var d = 0; d < HorizonDays && _left > 0; d++)
         {
             var day = _from.Date.PlusDays(d);
-            if (_floor.Hours.On(day) is { } hours)
+            if (_hours.On(day) is { } hours)
             {
                 OnDay(day, hours);
             }

@@ -101,7 +101,11 @@ public static class ShopFloor
             new(book.Numbers.Floor.SwapMinutes, book.Numbers.Floor.DialMinutes, book.Numbers.Floor.SetUpWhileHeating)
         )
         {
-            Machines = MachineHours.Empty(new(book.Numbers.Week.Days), wall, book.Numbers.Floor.Unattended),
+            Downtimes = book.Of<Downtime>(),
+            Machines = MachineHours.Empty(new(book.Numbers.Week.Days), wall, book.Numbers.Floor.Unattended) with
+            {
+                Downtimes = book.Of<Downtime>(),
+            },
         };
 
     private static FloorPlan WithLine(FloorPlan floor, OrderCase c, LineCase line, Band band, ShopBook book)

@@ -31,6 +31,12 @@ public enum FieldShape
 
     /// <summary>Days one behind the other.</summary>
     Days,
+
+    /// <summary>A day.</summary>
+    Day,
+
+    /// <summary>One of the shop's machines, by its id.</summary>
+    Machine,
 }
 
 /// <summary>One of some that a field may be.</summary>

@@ -170,7 +170,8 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
 
     /// <summary>A value of another shape, with nothing more to say of it.</summary>
     /// <param name="value">The value: of <see cref="FieldShape.Counts"/> whole numbers, of
-    /// <see cref="FieldShape.Time"/> a time or nothing, of <see cref="FieldShape.Days"/> days.</param>
+    /// <see cref="FieldShape.Time"/> a time or nothing, of <see cref="FieldShape.Days"/> days, of
+    /// <see cref="FieldShape.Day"/> one.</param>
     /// <param name="name">What it is called.</param>
     /// <param name="shape">How it is written.</param>
     /// <param name="said">Left to the compiler.</param>
@@ -180,6 +181,26 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
         FieldShape shape,
         [CallerArgumentExpression(nameof(value))] string said = ""
     ) => Add(new(Key(said), name, shape) { Value = value });
+
+    /// <summary>One of the shop's machines.</summary>
+    /// <param name="value">Its id.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="help">What to do where none is named.</param>
+    /// <param name="said">Left to the compiler.</param>
+    public FieldList<T> Machine(
+        Func<T, ThingId> value,
+        string name,
+        string help,
+        [CallerArgumentExpression(nameof(value))] string said = ""
+    ) =>
+        Add(
+            new(Key(said), name, FieldShape.Machine)
+            {
+                Value = x => value(x).Text,
+                Start = "",
+                Help = help,
+            }
+        );
 
     /// <summary>Hours of every weekday, Monday first, as a week begins at work.</summary>
     /// <param name="week">Seven of them, Sunday first.</param>

@@ -39,7 +39,7 @@ internal static class DemoData
         DemoMachines.PutPrintersAndPresses(c, shop, deed);
         DemoMachines.PutDesktopAndStitching(c, deed);
         DemoBought.PutPapersAndServices(c, deed);
-        DemoMachines.PutCalenderAndCutter(c, deed);
+        DemoMachines.PutCalenderAndCutter(c, shop, deed);
         DemoRecipes.Put(c, shop, deed);
         DemoTests.Put(c, shop, deed);
     }

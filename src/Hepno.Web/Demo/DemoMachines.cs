@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
+using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using Hepno.Store;
 using Hepno.Web.Held;
@@ -266,8 +267,9 @@ internal static class DemoMachines
             );
     }
 
-    public static void PutCalenderAndCutter(SqliteConnection c, Deed deed)
+    public static void PutCalenderAndCutter(SqliteConnection c, OpenShop shop, Deed deed)
     {
+        var today = DemoData.Today(c, shop);
         Aggregates
             .Of<Calender>()
             .Put(
@@ -320,6 +322,21 @@ internal static class DemoMachines
                     SpeedIn2PerMinute: 70,
                     new(540, Resale: 120, 5, ProductiveHoursAYear: 400, 0.06, DutyShare: 0.5, 0.25m),
                     "The blade is sharper than it looks: hands off while it runs."
+                ),
+                0,
+                deed
+            );
+        Aggregates
+            .Of<Downtime>()
+            .Put(
+                c,
+                new(
+                    "blade",
+                    "scissorbill",
+                    today.PlusDays(-12),
+                    today.PlusDays(-10),
+                    "Blade holder cracked; a new one came by parcel",
+                    CalledOff: false
                 ),
                 0,
                 deed

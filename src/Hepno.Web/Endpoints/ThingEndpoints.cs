@@ -1,4 +1,5 @@
 using Hepno.Core.Materials;
+using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Things;
 using Hepno.Store;
@@ -14,6 +15,11 @@ namespace Hepno.Web.Endpoints;
 /// <param name="IsCuredHere">True for film that is powdered and cured here, in batches.</param>
 internal sealed record RecipeProduct(ThingId Id, string Name, bool IsCuredHere);
 
+/// <summary>A machine of the Floor, of any kind.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">The shop's name for it.</param>
+internal sealed record MachineName(ThingId Id, string Name);
+
 /// <summary>What the shop keeps: every kind of it by the same calls, which follow from how it is described.</summary>
 internal static class ThingEndpoints
 {
@@ -28,6 +34,11 @@ internal static class ThingEndpoints
             .WithTags("things")
             .WithName("recipeProducts")
             .WithSummary("What recipes are kept for, and whether it is film that is cured here.")
+            .OpenTo(Caller.Press);
+        api.MapGet("/machines", (OpenShop shop) => Machines(shop))
+            .WithTags("things")
+            .WithName("machines")
+            .WithSummary("Every machine of the Floor by its name: what a field that names one may be.")
             .OpenTo(Caller.Press);
         foreach (var kind in ThingKinds.All)
         {
@@ -45,6 +56,33 @@ internal static class ThingEndpoints
                 .ToList()
         );
 
+    private static List<MachineName> Machines(OpenShop shop) =>
+        shop.Db.Read(c =>
+            shop.Book(c)
+                .Machines()
+                .Select(m => new MachineName(m.Id, Name: m.Name))
+                .OrderBy(m => m.Name, StringComparer.Ordinal)
+                .ToList()
+        );
+
+    // fields that name a machine name one that is there
+    private static IEnumerable<Problem> MachineProblems<T>(ThingKind<T> kind, T value, OpenShop shop)
+        where T : class
+    {
+        var fields = kind.Fields.Where(f => f.Shape == FieldShape.Machine).ToList();
+        var machines = fields.Count == 0 ? [] : Machines(shop);
+        return fields
+            .Where(f => machines.TrueForAll(m => m.Id.Text != (string?)f.Value(value)))
+            .Select(f => new Problem(
+                "no-such",
+                $"{f.Name}: the Floor has no machine \"{f.Value(value)}\".",
+                Where: f.Key,
+                machines.Count == 0
+                    ? "Add the machine on the Floor first."
+                    : $"{f.Help} There are {string.Join(", ", machines.Select(m => m.Name))}."
+            ));
+    }
+
     /// <summary>Keeps one as it was typed, once the owner was asked about what can hardly be.</summary>
     private static Views.Written Keep<T>(ThingKind<T> kind, string id, T typed, OpenShop shop, HttpRequest request)
         where T : class
@@ -60,7 +98,7 @@ internal static class ThingEndpoints
             );
         }
         var value = kind.Settled(kind.WithId(typed, id));
-        RefusedException.IfAny(kind.Problems(value));
+        RefusedException.IfAny(kind.Problems(value).Concat(MachineProblems(kind, value, shop)));
         if (!request.IsSure())
         {
             RefusedException.IfAny(kind.OddValues(value));

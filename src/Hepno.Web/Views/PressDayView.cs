@@ -46,13 +46,21 @@ public sealed record BatchView(
 );
 
 /// <summary>One press on one day.</summary>
+/// <param name="PressId">Which.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Kind">What kind of press.</param>
+/// <param name="HottestF">Its hottest that day, °F; 0 while it stays cold.</param>
+/// <param name="Batches">What is pressed, as it follows.</param>
+/// <param name="Heat">Its platen's temperature over the day.</param>
+/// <param name="Out">Why nothing is done there that day: out of use, through when; empty where it is in use.</param>
 public sealed record PressLaneView(
     PressId PressId,
     string Name,
     string Kind,
     double HottestF,
     IReadOnlyList<BatchView> Batches,
-    IReadOnlyList<HeatPoint> Heat
+    IReadOnlyList<HeatPoint> Heat,
+    string Out
 );
 
 /// <summary>One who works that day.</summary>

@@ -95,9 +95,15 @@ internal static class PressDays
             press.Kind,
             batches.Count == 0 || press.IsBench() ? 0 : batches.Max(b => b.TemperatureF),
             batches,
-            heat
+            heat,
+            Out: OutOn(day, press, floor, f)
         );
     }
+
+    private static string OutOn(LocalDate day, Press press, FloorPlan floor, FigureFormat f) =>
+        floor.Downtimes.Where(d => d.MachineId.Text == press.Id.Text && d.Holds(day)).MaxBy(d => d.Until) is { } down
+            ? $"out of use through {Shown.Day(down.Until, f)}{(down.Why.Length > 0 ? $": {down.Why}" : "")}"
+            : "";
 
     public static GatherView Gather(IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
     {

@@ -231,6 +231,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every machine of the Floor by its name: what a field that names one may be. */
+        get: operations["machines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/styles/{id}": {
         parameters: {
             query?: never;
@@ -1623,6 +1640,40 @@ export interface paths {
         /** Every price of it with the days it has held from, oldest first. */
         get: operations["digitising-services-prices"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/downtimes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All downtimes with their versions. */
+        get: operations["downtimesAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/downtimes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the downtimes; a new one needs no If-Match, and the body no id. */
+        put: operations["save-downtimes"];
         post?: never;
         delete?: never;
         options?: never;
@@ -5552,6 +5603,30 @@ export interface components {
             /** @description Prices of designs for caps, fewest stitches first; none where it takes no caps. */
             caps: components["schemas"]["DigitisingPrice"][];
         };
+        /**
+         * @description Days on which a machine is out of use: what waits for it waits for its return, and every promise says so
+         *                 (docs/trade 11).
+         */
+        Downtime: {
+            /** @description Identity. */
+            id: string;
+            /** @description Which machine. */
+            machineId: string;
+            /**
+             * Format: date
+             * @description The first day.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description The last day, as it is counted on.
+             */
+            until: string;
+            /** @description What is the matter; may be empty. */
+            why: string;
+            /** @description True where it is in use after all. */
+            calledOff: boolean;
+        };
         /** @description Transfers of the drawer for a print. */
         DrawerBody: {
             key: string;
@@ -5860,7 +5935,7 @@ export interface components {
          * @description How a field is written and read.
          * @enum {unknown}
          */
-        FieldShape: "text" | "number" | "flag" | "choice" | "rows" | "counts" | "time" | "hours" | "days";
+        FieldShape: "text" | "number" | "flag" | "choice" | "rows" | "counts" | "time" | "hours" | "days" | "day" | "machine";
         /** @description A field of a form. */
         FieldView: {
             /** @description Its name in the thing's JSON, its parts joined by points. */
@@ -8115,6 +8190,13 @@ export interface components {
             /** @description The shop's name for it. */
             name: string;
         };
+        /** @description A machine of the Floor, of any kind. */
+        MachineName: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+        };
         /** @description What a machine wants done, and what was done. */
         MachineUpkeep: {
             /** @description The machine: a press, printer or cutter. */
@@ -9803,14 +9885,23 @@ export interface components {
         };
         /** @description One press on one day. */
         PressLaneView: {
-            /** @description The id of one thing. */
+            /** @description Which. */
             pressId: string;
+            /** @description Its name. */
             name: string;
+            /** @description What kind of press. */
             kind: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its hottest that day, °F; 0 while it stays cold.
+             */
             hottestF: number;
+            /** @description What is pressed, as it follows. */
             batches: components["schemas"]["BatchView"][];
+            /** @description Its platen's temperature over the day. */
             heat: components["schemas"]["HeatPoint"][];
+            /** @description Why nothing is done there that day: out of use, through when; empty where it is in use. */
+            out: string;
         };
         /** @description A stretch of pressing without a pause. */
         PressPart: {
@@ -12857,6 +12948,12 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfDowntime: {
+            value: components["schemas"]["Downtime"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfDyePrinter: {
             value: components["schemas"]["DyePrinter"];
             /** Format: int64 */
@@ -14228,6 +14325,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeProduct"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    machines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineName"][];
                 };
             };
             /** @description Bad Request */
@@ -20853,6 +21024,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    downtimesAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfDowntime"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-downtimes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Downtime"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             /** @description Bad Request */

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import Boards from './Boards.vue'
+import { format } from '../state/state'
+import { day } from '../words/shown'
 import { formOf, kindOf, nameOf } from './described'
+import type { Field } from './fields'
 import Sign from './Sign.vue'
 import { type Noun, things, useThings } from './things'
 
@@ -8,13 +11,13 @@ import { type Noun, things, useThings } from './things'
 const props = defineProps<{ kind: string; noun: Noun }>()
 const kept = things<{ id: string }>(props.noun)
 useThings({ [props.kind]: kept })
-/** Its first figures; where it has none its first rows: by their names, or whole where they begin with a figure. */
+/** Its first figures; where it has none its first rows: by their names, or whole where they begin with a figure; else what its form says. */
 function figures(value: { id: string }): string {
   const form = formOf<{ id: string }>(kindOf(props.noun))
   const numbers = form.filter((f) => f.number)
   if (numbers.length > 0) return listed(numbers.map((f) => `${f.label}: ${f.get(value)}`))
   const at = kindOf(props.noun)?.fields.findIndex((f) => f.rows) ?? -1
-  if (at < 0) return ''
+  if (at < 0) return listed(form.slice(1).map((f) => said(f, value)))
   const { key, rows } = kindOf(props.noun)!.fields[at]!
   const first = rows!.cells[0]!
   return listed(
@@ -23,7 +26,11 @@ function figures(value: { id: string }): string {
       : (value as unknown as Record<string, Record<string, string>[]>)[key]!.map((r) => r[first.key]!),
   )
 }
-const listed = (parts: string[]) => parts.slice(0, 4).join(' · ')
+const listed = (parts: string[]) => parts.filter(Boolean).slice(0, 4).join(' · ')
+function said(f: Field<{ id: string }>, value: { id: string }): string {
+  const text = f.get(value)
+  return f.type === 'date' ? day(text, format()) : (f.options?.find((o) => o.value === text)?.label ?? text)
+}
 /** What its data sheets warn of, where it has any. */
 const cautionsOf = (value: object) => (value as { cautions?: string }).cautions
 </script>

@@ -44,8 +44,19 @@ export const isKind = (name: string): boolean => kinds.value.some((k) => k.name 
 /** Kinds a screen has boards of. */
 export const kindsOn = (area: Kind['area']): Kind[] => kinds.value.filter((k) => k.area === area && k.words)
 
-/** A new thing of a kind. */
-export const begun = (kind: Kind | undefined): Json => structuredClone(kind?.start ?? {}) as Json
+/** A new thing of a kind: its days begin today. */
+export function begun(kind: Kind | undefined, today: string): Json {
+  const thing = structuredClone(kind?.start ?? {}) as Json
+  for (const f of kind?.fields ?? []) if (f.shape === 'day') put(thing, f.key, today)
+  return thing
+}
+
+const machines = shallowRef<Schemas['MachineName'][]>([])
+
+/** Reads what fields of a kind may name, where they name something the shop keeps. */
+export async function namedRead(kind: Kind | undefined): Promise<void> {
+  if (kind?.fields.some((f) => f.shape === 'machine')) machines.value = await ask(api.GET('/api/machines'))
+}
 
 /** The fields of a kind's form. */
 export const formOf = <T>(kind: Kind | undefined): Field<T>[] => (kind?.fields ?? []).map((f) => fieldOf<T>(f))
@@ -58,8 +69,9 @@ export const formFor = <T>(fields: readonly Schemas['FieldView'][], value: T): F
 
 /** What a thing is called. */
 export function nameOf(value: object): string {
-  const { name, supplier, product, id } = value as Record<string, string | undefined>
-  return name ?? ([supplier, product].filter(Boolean).join(' ') || (id ?? ''))
+  const { name, supplier, product, machineId, id } = value as Record<string, string | undefined>
+  const machine = machines.value.find((m) => m.id === machineId)?.name
+  return name ?? machine ?? ([supplier, product].filter(Boolean).join(' ') || (id ?? ''))
 }
 
 const at = (value: unknown, key: string): unknown => key.split('.').reduce<unknown>((v, k) => (v as Json)[k], value)
@@ -141,6 +153,23 @@ export function fieldOf<T>(f: Schemas['FieldView']): Field<T> {
           if (wrong) return `"${wrong}" is not a day like 2026-12-24.`
           put(v, f.key, days)
         },
+      }
+    case 'day':
+      return {
+        ...plain,
+        type: 'date',
+        get: (v) => (at(v, f.key) as string | null) ?? '',
+        set: (v, t) => {
+          if (!t) return 'choose a day.'
+          put(v, f.key, t)
+        },
+      }
+    case 'machine':
+      return {
+        ...plain,
+        options: [{ value: '', label: 'choose one' }, ...machines.value.map((m) => ({ value: m.id, label: m.name }))],
+        get: (v) => String(at(v, f.key) ?? ''),
+        set: (v, t) => (t === '' ? f.help : put(v, f.key, t)),
       }
     case 'flag':
       return {

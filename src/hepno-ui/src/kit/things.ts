@@ -2,7 +2,7 @@ import { computed, onMounted, onUnmounted, reactive, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../api/client'
 import type { paths } from '../api/schema'
 import { onChange } from '../state/live'
-import { begun, formOf, kindOf, kindsRead, nameOf } from './described'
+import { begun, formOf, kindOf, kindsRead, namedRead, nameOf } from './described'
 import type { Field } from './fields'
 import { attempt, keepOrOffer, reading, refresh, shop } from '../state/state'
 
@@ -34,6 +34,7 @@ export function things<T extends { id: string }>(noun: Noun) {
   const all = ref<Kept<T>[]>([]) as { value: Kept<T>[] }
   async function load(): Promise<void> {
     await kindsRead()
+    await namedRead(kind.value)
     all.value = (await ask(api.GET(`/api/${noun}` as '/api/styles'))) as unknown as Kept<T>[]
   }
   async function save(value: T, version: number, sure = false): Promise<boolean> {
@@ -64,7 +65,7 @@ export function things<T extends { id: string }>(noun: Noun) {
     noun: computed(() => (kind.value?.hasPrices ? noun : undefined)),
     kept: computed(() => all.value),
     fields: computed(() => formOf<T>(kind.value)),
-    fresh: () => begun(kind.value) as Omit<T, 'id'>,
+    fresh: () => begun(kind.value, shop.line?.today ?? '') as Omit<T, 'id'>,
     named: (value: T) => nameOf(value),
     save,
   }) as Board<T>

@@ -90,7 +90,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
       view.lanes
         .map(
           (l) =>
-            `${l.name}: ${l.batches.map((b) => `${b.code}, ${b.pieces} pieces, ${clock(b.start, f)} to ${clock(b.end, f)}${b.lateMinutes > 0 ? ', late' : ''}`).join('; ') || 'nothing placed'}`,
+            `${l.name}: ${l.batches.map((b) => `${b.code}, ${b.pieces} pieces, ${clock(b.start, f)} to ${clock(b.end, f)}${b.lateMinutes > 0 ? ', late' : ''}`).join('; ') || l.out || 'nothing placed'}`,
         )
         .join('. ')
     "
@@ -107,6 +107,19 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         {{ l.kind === 'bench' ? '' : shownHot(l.hottestF) }}
       </text>
       <path v-if="l.heat.length > 1" :d="`${heat(l)} V${lane - 14} H${left} Z`" fill="var(--heat-wash)" stroke="none" />
+      <text
+        v-if="l.out && l.batches.length > 0"
+        :x="left + width"
+        :y="lane - 24"
+        font-size="14"
+        font-weight="620"
+        text-anchor="end"
+        fill="var(--heat)"
+        class="over"
+      >
+        <title>{{ l.out }}</title>
+        {{ shortened(l.out, width / letter - 10) }}
+      </text>
       <path
         v-if="l.heat.length > 1"
         :d="heat(l)"
@@ -184,7 +197,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         </text>
       </g>
       <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)" class="over">
-        nothing placed: the press stays cold
+        {{ l.out || (l.kind === 'bench' ? 'nothing placed' : 'nothing placed: the press stays cold') }}
       </text>
     </g>
     <g v-if="ghost" :transform="`translate(0 ${26 + ghost.press * lane})`" aria-hidden="true">
