@@ -45,4 +45,13 @@ test('where a comma parts the cents, figures are shown and read with it, and wha
   const kept = (await paid.read()) as unknown as { facts: { gathering: { deposit: { amount: number } } } }
   expect(kept.facts.gathering.deposit.amount).toBe(deposit)
   expect(deposit % 1).toBeGreaterThan(0)
+
+  // a blank between thousands is a choice like another
+  await page.goto('/numbers')
+  const identity = page.getByRole('form').filter({ has: page.getByLabel('Thousands mark') })
+  await identity.getByLabel('Thousands mark').selectOption({ label: 'space' })
+  await identity.getByRole('button', { name: 'Save' }).click()
+  await expect(identity.getByRole('button', { name: 'Saved' })).toBeVisible()
+  const now = (await (await page.request.get(`${server.url}/api/numbers`)).json()) as typeof numbers
+  expect(now.value.identity.format).toMatchObject({ decimalMark: ',', groupMark: ' ' })
 })

@@ -120,7 +120,9 @@ test('a press is put out of use: the day at the presses says why, and it comes b
   await expect(board).toBeVisible()
   await clean(page)
   await page.goto('/press')
-  await expect(page.getByText(/out of use through .*: Heating element, part ordered/)).toBeVisible()
+  await expect(
+    page.locator('svg text').filter({ hasText: /out of use through .*: Heating element, part ordered/ }),
+  ).toBeVisible()
   await page.goto('/floor')
   await board.click()
   await page
