@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import Boards from './Boards.vue'
-import { format } from '../state/state'
+import { onMounted, onUnmounted } from 'vue'
+import { onChange } from '../state/live'
+import { format, reading } from '../state/state'
 import { day } from '../words/shown'
-import { formOf, kindOf, nameOf } from './described'
+import Boards from './Boards.vue'
+import { formOf, isKind, kindOf, namedRead, nameOf } from './described'
 import type { Field } from './fields'
 import Sign from './Sign.vue'
 import { type Noun, things, useThings } from './things'
@@ -11,6 +13,10 @@ import { type Noun, things, useThings } from './things'
 const props = defineProps<{ kind: string; noun: Noun }>()
 const kept = things<{ id: string }>(props.noun)
 useThings({ [props.kind]: kept })
+// a machine added on the same screen can be named at once
+let stop = () => {}
+onMounted(() => (stop = onChange((kind) => void (isKind(kind) && reading(() => namedRead(kindOf(props.noun)))))))
+onUnmounted(() => stop())
 /** Its first figures; where it has none its first rows: by their names, or whole where they begin with a figure; else what its form says. */
 function figures(value: { id: string }): string {
   const form = formOf<{ id: string }>(kindOf(props.noun))
