@@ -44,7 +44,7 @@ public sealed record Downtime(
                 .Text(x => x.Why, "What is the matter")
                 .AtMost(200, "reason")
                 .Flag(x => x.CalledOff, "On these days", start: false, yes: "it is in use after all", no: "out of use"),
-            Rules = x => x.Order(),
+            Rules = x => x.DayProblems(),
             Order = (a, b) => b.From.CompareTo(a.From),
         };
 
@@ -57,7 +57,7 @@ public sealed record Downtime(
     /// <summary>True where it takes its machine out of use on a day.</summary>
     public bool Holds(LocalDate day) => !CalledOff && day >= From && day <= Until;
 
-    private IEnumerable<Problem> Order()
+    private IEnumerable<Problem> DayProblems()
     {
         if (From < Earliest || Until > Latest)
         {
