@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends object">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { marks } from '../words/numbers'
+import { link } from '../sending/link'
 import { draftOf, dropDraft, keepDraft } from './drafts'
 import type { Field } from './fields'
 
@@ -62,10 +63,39 @@ function throwAway(): void {
   restore()
 }
 
+/** What was typed while a save was on its way is a change of what that save made, not of what stood before it. */
+async function goOn(sent: string[]): Promise<void> {
+  await nextTick()
+  if (props.version === base.version) return
+  base = { text: JSON.stringify(props.value), version: props.version }
+  drafts.value = props.fields.map((field, i) => {
+    const draft = drafts.value[i] ?? ''
+    return draft === sent[i] ? field.get(props.value) : draft
+  })
+  keepDraft(name.value, { ...base, drafts: drafts.value } satisfies Draft)
+}
+
 /** Nothing to save. The button stays where the focus is: a disabled one would lose it. */
 const idle = computed(() => !dirty.value && props.version > 0 && !props.asItStands)
+let sending = false
+let again = false
+/** One save after another: the next begins from what the last one made. While nothing answers each is kept on the device at once. */
 async function commit(): Promise<void> {
-  if (idle.value) return
+  again = sending && !link.lostAt
+  if (again || idle.value) return
+  sending = true
+  try {
+    await commitOnce()
+  } finally {
+    sending = false
+  }
+  if (again) await commit()
+}
+watch(
+  () => link.lostAt,
+  () => void (again && commit()),
+)
+async function commitOnce(): Promise<void> {
   const copy = JSON.parse(base.text) as T
   for (const [i, field] of props.fields.entries()) {
     const draft = drafts.value[i] ?? ''
@@ -77,10 +107,10 @@ async function commit(): Promise<void> {
     }
   }
   wrong.value = ''
-  const sent = JSON.stringify(drafts.value)
+  const sent = [...drafts.value]
   const of = name.value
-  if (!(await props.save(copy, base.version)) || JSON.stringify(drafts.value) !== sent) return
-  // nothing was typed while the answer was on its way
+  if (!(await props.save(copy, base.version))) return
+  if (drafts.value.some((draft, i) => draft !== sent[i])) return goOn(sent)
   dropDraft(of)
   restore()
   saved.value = true
