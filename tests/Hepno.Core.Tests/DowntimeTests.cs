@@ -22,7 +22,7 @@ public class DowntimeTests
         new("o", "1", "T-1", pieces, 1, 300, Now, "film", due, 0, 0, null, 10, 10);
 
     private static FloorPlan Floor(IReadOnlyList<Press> presses, params Downtime[] downtimes) =>
-        new(Now, Hours, presses, []) { Downtimes = downtimes };
+        new(Now, Hours, presses, []) { Machines = Machines([], downtimes) };
 
     private static MachineHours Machines(IReadOnlyList<ThingId> unattended, params Downtime[] downtimes) =>
         MachineHours.Empty(Hours, Now, unattended) with

@@ -109,7 +109,7 @@ public sealed record CostRates(
 
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems() =>
-        Fields.SelectMany(f => f.Problems(this, "shop")).Concat(FixedProblems()).Concat(SpoilageProblems());
+        Fields.Problems(this, "shop").Concat(FixedProblems()).Concat(SpoilageProblems());
 
     private IEnumerable<Problem> FixedProblems() =>
         FixedCosts

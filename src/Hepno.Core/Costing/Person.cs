@@ -72,7 +72,7 @@ public sealed record Person(
     /// <param name="where">Where it stands.</param>
     public IEnumerable<Problem> Problems(string where)
     {
-        foreach (var problem in Fields.SelectMany(f => f.Problems(this, "person")))
+        foreach (var problem in Fields.Problems(this, "person"))
         {
             yield return problem with
             {

@@ -32,7 +32,7 @@ public sealed record AskDetails
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-        Fields.SelectMany(f => f.Problems(this, "order")).Select(p => p with { Where = $"details.{p.Where}" });
+        Fields.Problems(this, "order").Select(p => p with { Where = $"details.{p.Where}" });
 
     /// <summary>True while nothing is said.</summary>
     public bool IsEmpty() => Fields.All(f => Word(f).Length == 0);

@@ -30,7 +30,7 @@ public sealed record MachineHours(
     private const double MostMinutes = 1_000_000;
     private const int FurthestYears = 20;
 
-    /// <summary>Days on which some of them are out of use.</summary>
+    /// <summary>Days on which machines are out of use, presses and places of work among them.</summary>
     public IReadOnlyList<Downtime> Downtimes { get; init; } = [];
 
     /// <summary>Nothing waits for any machine.</summary>

@@ -139,14 +139,12 @@ public sealed record FloorPlan(
     SetUpTimes? SetUp = null
 )
 {
-    /// <summary>Until when machines are busy with what is already planned.</summary>
+    /// <summary>Until when machines are busy with what is already planned, and which machines, presses and places of work are
+    /// out of use.</summary>
     public MachineHours Machines { get; init; } = MachineHours.Empty(Hours, Now);
 
-    /// <summary>Days on which some of its presses and places of work are out of use.</summary>
-    public IReadOnlyList<Downtime> Downtimes { get; init; } = [];
-
     /// <summary>When a press or a place of work can be worked at.</summary>
-    public OpenHours HoursOf(Press press) => Hours.Without(Downtime.Of(Downtimes, new(press.Id.Text)));
+    public OpenHours HoursOf(Press press) => Hours.Without(Downtime.Of(Machines.Downtimes, new(press.Id.Text)));
 
     /// <summary>What hands take to make a press ready.</summary>
     public SetUpTimes Times => SetUp ?? new();

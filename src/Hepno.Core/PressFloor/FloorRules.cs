@@ -59,7 +59,7 @@ public sealed record FloorRules(
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems() =>
         Fields
-            .SelectMany(f => f.Problems(this, "shop"))
+            .Problems(this, "shop")
             .Concat(Habits.Problems().Select(p => p with { Where = $"habits.{p.Where}" }))
             .Concat(MachineProblems());
 

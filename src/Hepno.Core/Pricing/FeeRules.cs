@@ -36,5 +36,5 @@ public sealed record FeeRules(Share Share, decimal Fixed, FeeBase Base, Share Ta
             .Share(x => x.TaxShare, "Sales tax", (0, 1));
 
     /// <summary>What the owner must put right.</summary>
-    public IEnumerable<Problem> Problems() => Fields.SelectMany(f => f.Problems(this, "shop"));
+    public IEnumerable<Problem> Problems() => Fields.Problems(this, "shop");
 }

@@ -92,7 +92,7 @@ public sealed record PriceRules(
     /// <param name="fees">The shop's fees: with a margin they must leave something for the cost.</param>
     public IEnumerable<Problem> Problems(FeeTerms fees) =>
         Fields
-            .SelectMany(f => f.Problems(this, "shop"))
+            .Problems(this, "shop")
             .Concat(Retail.Problems("retail", fees))
             .Concat(Wholesale.Problems("wholesale", fees))
             .Concat(MarginProblems(fees))

@@ -101,7 +101,6 @@ public static class ShopFloor
             new(book.Numbers.Floor.SwapMinutes, book.Numbers.Floor.DialMinutes, book.Numbers.Floor.SetUpWhileHeating)
         )
         {
-            Downtimes = book.Of<Downtime>(),
             Machines = MachineHours.Empty(new(book.Numbers.Week.Days), wall, book.Numbers.Floor.Unattended) with
             {
                 Downtimes = book.Of<Downtime>(),

@@ -36,7 +36,7 @@ public sealed record PackingRules(IReadOnlyList<Packaging> Packagings, decimal P
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems()
     {
-        foreach (var problem in Fields.SelectMany(f => f.Problems(this, "shop")))
+        foreach (var problem in Fields.Problems(this, "shop"))
         {
             yield return problem;
         }

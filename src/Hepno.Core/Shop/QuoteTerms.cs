@@ -18,5 +18,5 @@ public sealed record QuoteTerms(Share DepositShare, int ValidityDays)
             .Number(x => x.ValidityDays, "Quote stands, days", Unit.None, 14, (1, 365), "14 is usual.");
 
     /// <summary>What the owner must put right.</summary>
-    public IEnumerable<Problem> Problems() => Fields.SelectMany(f => f.Problems(this, "shop"));
+    public IEnumerable<Problem> Problems() => Fields.Problems(this, "shop");
 }

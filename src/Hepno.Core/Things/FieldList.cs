@@ -321,6 +321,11 @@ public sealed class FieldList<T> : IReadOnlyList<Field<T>>
         return this;
     }
 
+    /// <summary>What is wrong with each of them in a record.</summary>
+    /// <param name="record">The record.</param>
+    /// <param name="one">What one of its kind is called.</param>
+    public IEnumerable<Problem> Problems(T record, string one) => fields.SelectMany(f => f.Problems(record, one));
+
     /// <inheritdoc/>
     public IEnumerator<Field<T>> GetEnumerator() => fields.GetEnumerator();
 

@@ -117,8 +117,7 @@ public sealed class ThingKind<T>(string name, string noun, Func<T, string> idOf,
     public required Comparison<T> Order { get; init; }
 
     /// <summary>What the owner must put right before one can be kept.</summary>
-    public IEnumerable<Problem> Problems(T thing) =>
-        Fields.SelectMany(f => f.Problems(thing, Words?.One ?? Name)).Concat(Rules(thing));
+    public IEnumerable<Problem> Problems(T thing) => Fields.Problems(thing, Words?.One ?? Name).Concat(Rules(thing));
 
     /// <summary>Every price of it that is watched, by what it is of, as it stands.</summary>
     public IEnumerable<(string What, decimal Price)> Prices(T thing) =>

@@ -101,7 +101,8 @@ internal static class PressDays
     }
 
     private static string OutOn(LocalDate day, Press press, FloorPlan floor, FigureFormat f) =>
-        floor.Downtimes.Where(d => d.MachineId.Text == press.Id.Text && d.Holds(day)).MaxBy(d => d.Until) is { } down
+        floor.Machines.Downtimes.Where(d => d.MachineId.Text == press.Id.Text && d.Holds(day)).MaxBy(d => d.Until)
+            is { } down
             ? $"out of use through {Shown.Day(down.Until, f)}{(down.Why.Length > 0 ? $": {down.Why}" : "")}"
             : "";
 

@@ -4,8 +4,7 @@ import { onChange } from '../state/live'
 import { format, reading } from '../state/state'
 import { day } from '../words/shown'
 import Boards from './Boards.vue'
-import { formOf, isKind, kindOf, namedRead, nameOf } from './described'
-import type { Field } from './fields'
+import { formOf, isKind, kindOf, namedRead, nameOf, said } from './described'
 import Sign from './Sign.vue'
 import { type Noun, things, useThings } from './things'
 
@@ -23,7 +22,8 @@ function figures(value: { id: string }): string {
   const numbers = form.filter((f) => f.number)
   if (numbers.length > 0) return listed(numbers.map((f) => `${f.label}: ${f.get(value)}`))
   const at = kindOf(props.noun)?.fields.findIndex((f) => f.rows) ?? -1
-  if (at < 0) return listed(form.slice(1).map((f) => said(f, value)))
+  if (at < 0)
+    return listed(form.slice(1).map((f) => (f.type === 'date' ? day(f.get(value), format()) : said(f, value))))
   const { key, rows } = kindOf(props.noun)!.fields[at]!
   const first = rows!.cells[0]!
   return listed(
@@ -33,10 +33,6 @@ function figures(value: { id: string }): string {
   )
 }
 const listed = (parts: string[]) => parts.filter(Boolean).slice(0, 4).join(' · ')
-function said(f: Field<{ id: string }>, value: { id: string }): string {
-  const text = f.get(value)
-  return f.type === 'date' ? day(text, format()) : (f.options?.find((o) => o.value === text)?.label ?? text)
-}
 /** What its data sheets warn of, where it has any. */
 const cautionsOf = (value: object) => (value as { cautions?: string }).cautions
 </script>
@@ -44,7 +40,7 @@ const cautionsOf = (value: object) => (value as { cautions?: string }).cautions
 <template>
   <Boards v-bind="kept.board">
     <template #face="{ value }">
-      <b>{{ nameOf(value) }}</b>
+      <b>{{ nameOf(value, kindOf(noun)) }}</b>
       <span class="small">{{ figures(value) }}</span>
     </template>
     <template #below="{ value }">

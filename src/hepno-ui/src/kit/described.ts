@@ -67,11 +67,17 @@ export const formFor = <T>(fields: readonly Schemas['FieldView'][], value: T): F
     .filter((f) => f.typedWithout === '' || (at(value, f.typedWithout) as unknown[]).length === 0)
     .map((f) => fieldOf<T>(f))
 
-/** What a thing is called. */
-export function nameOf(value: object): string {
-  const { name, supplier, product, machineId, id } = value as Record<string, string | undefined>
-  const machine = machines.value.find((m) => m.id === machineId)?.name
-  return name ?? machine ?? ([supplier, product].filter(Boolean).join(' ') || (id ?? ''))
+/** What a thing is called: by its name, by who sells what, or by what its form says first. */
+export function nameOf(value: object, kind?: Kind): string {
+  const { name, supplier, product, id } = value as Record<string, string | undefined>
+  const first = formOf<object>(kind)[0]
+  return name ?? ([supplier, product].filter(Boolean).join(' ') || (first ? said(first, value) : (id ?? '')))
+}
+
+/** What a field says in one: of what is chosen its words. */
+export function said<T>(f: Field<T>, value: T): string {
+  const text = f.get(value)
+  return f.options?.find((o) => o.value === text)?.label ?? text
 }
 
 const at = (value: unknown, key: string): unknown => key.split('.').reduce<unknown>((v, k) => (v as Json)[k], value)

@@ -66,7 +66,7 @@ export function things<T extends { id: string }>(noun: Noun) {
     kept: computed(() => all.value),
     fields: computed(() => formOf<T>(kind.value)),
     fresh: () => begun(kind.value, shop.line?.today ?? '') as Omit<T, 'id'>,
-    named: (value: T) => nameOf(value),
+    named: (value: T) => nameOf(value, kind.value),
     save,
   }) as Board<T>
   return { all, load, save, board }
