@@ -80,6 +80,12 @@ public class DowntimeTests
         Assert.Equal(new LocalDate(2026, 6, 8), late.Parts[0].Start.Date);
         Assert.Equal("Gannet is out of use through Fri 5 Jun", late.Why);
         Assert.True(late.LateMinutes > 0);
+        // behind another order too: it is the press that both wait for
+        var second = Work(60, Now.PlusDays(1)) with { Code = "T-2", OrderId = "o2" };
+        Assert.All(
+            PressPlanner.Plan([Work(60, Now.PlusDays(1)), second], Floor([Gannet], Out(Gannet.Id.Text, 0, 4))),
+            p => Assert.Equal("Gannet is out of use through Fri 5 Jun", p.Why)
+        );
         // what is not done before it is out goes on when it is back
         var parts = PressPlanner.Plan([Work(600)], Floor([Gannet], Out(Gannet.Id.Text, 1, 2)))[0].Parts;
         Assert.Equal([Now.Date, new LocalDate(2026, 6, 4)], parts.Select(p => p.Start.Date));

@@ -297,6 +297,11 @@ public static class PressPlanner
             .Select(a => a![^1].End)
             .DefaultIfEmpty(WallClock.Never)
             .Min();
+        // alone on the press it would wait for it just as long
+        if (Out(press, floor, LocalDateTime.Max(work.ReadyAt, floor.Now), alone) is { Length: > 0 } said)
+        {
+            return said;
+        }
         if (alone < parts[^1].End)
         {
             var others = floor
@@ -307,10 +312,6 @@ public static class PressPlanner
                 .Select(p => p.Work.Code);
             return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} "
                 + $"taken by {string.Join(", ", others.Distinct())} first";
-        }
-        if (Out(press, floor, LocalDateTime.Max(work.ReadyAt, floor.Now), parts[^1].End) is { Length: > 0 } said)
-        {
-            return said;
         }
         return work.ReadyAt > floor.Now
             ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}"
